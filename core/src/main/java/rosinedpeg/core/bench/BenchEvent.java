@@ -1,0 +1,75 @@
+package rosinedpeg.core.bench;
+
+import java.time.Instant;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.strings.Position;
+
+/** Something that happened at the bench. Events are only ever added; taking one back is an event too. */
+public sealed interface BenchEvent {
+
+    /** What a pitch reading may be: an octave down, where a string is still slack, to a whole tone up. */
+    Range PITCH_READING = new Range(-1200, 200, Unit.CENT);
+
+    /** {@return its place in the ledger, from 1; an event with a number that is already there is a repeat} */
+    long sequence();
+
+    /** {@return when it was recorded} */
+    Instant at();
+
+    /**
+     * A step was done.
+     *
+     * @param step its index in the plan
+     */
+    record StepDone(long sequence, Instant at, int step) implements BenchEvent {}
+
+    /**
+     * A step was left out for now; it is owed.
+     *
+     * @param step its index in the plan
+     */
+    record StepSkipped(long sequence, Instant at, int step) implements BenchEvent {}
+
+    /**
+     * A string was plucked and its pitch read.
+     *
+     * @param position the string
+     * @param cents from its pitch, −1200 to 200
+     */
+    record PitchRead(long sequence, Instant at, Position position, double cents) implements BenchEvent {
+
+        /**
+         * Checks the reading.
+         *
+         * @throws rosinedpeg.core.figure.OutOfRangeException outside −1200 to 200 cents
+         */
+        public PitchRead {
+            PITCH_READING.require("cents", cents);
+        }
+    }
+
+    /**
+     * The gap between a card's right angle and the top of the bridge was read.
+     *
+     * @param gapMm positive when the bridge leans towards the fingerboard
+     */
+    record GapRead(long sequence, Instant at, double gapMm) implements BenchEvent {}
+
+    /**
+     * Something was noticed.
+     *
+     * @param text in the user's words
+     */
+    record Noted(long sequence, Instant at, String text) implements BenchEvent {}
+
+    /**
+     * An earlier event was taken back.
+     *
+     * @param undone the number of that event
+     */
+    record Undone(long sequence, Instant at, long undone) implements BenchEvent {}
+
+    /** The run was ended before its last step. */
+    record Ended(long sequence, Instant at) implements BenchEvent {}
+}

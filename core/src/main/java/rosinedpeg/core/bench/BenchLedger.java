@@ -1,0 +1,192 @@
+package rosinedpeg.core.bench;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.LinkedHashSet;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * Works out where a run stands from its plan and its ledger.
+ *
+ * <p>Events are taken by their number, in order; a number that comes twice counts once. Events that were taken back do
+ * not count. A step event counts only if its step is the one that is due, so that a second press of the same button is
+ * without effect. Graphite that was skipped is asked for again before the string gains tension; skipped a second time,
+ * it stays owed.
+ */
+public final class BenchLedger {
+
+    private final ChangePlan plan;
+    private final InstrumentLoad load;
+    private final Map<Position, Double> tensionsN;
+    private final Map<Position, Double> pitchCents = new EnumMap<>(Position.class);
+    private final Set<Integer> owed = new LinkedHashSet<>();
+    private final Set<Integer> askedTwice = new HashSet<>();
+    private int reached;
+    private int askedAgain = -1;
+    private double thinnest = 1;
+    private Double gapMm;
+    private boolean ended;
+    private long lastStepSequence;
+
+    private BenchLedger(ChangePlan plan) {
+        this.plan = plan;
+        this.load = plan.load();
+        this.tensionsN = new EnumMap<>(plan.tensionsBeforeN());
+    }
+
+    /**
+     * Folds a ledger.
+     *
+     * @param plan the plan that is being followed
+     * @param events everything that was recorded, in any order
+     * @return where the run stands
+     */
+    public static BenchState fold(ChangePlan plan, Collection<? extends BenchEvent> events) {
+        TreeMap<Long, BenchEvent> ledger = new TreeMap<>();
+        events.forEach(event -> ledger.putIfAbsent(event.sequence(), event));
+        Set<Long> undone = new HashSet<>();
+        for (BenchEvent event : ledger.values()) {
+            if (event instanceof BenchEvent.Undone taken) {
+                undone.add(taken.undone());
+            }
+        }
+        BenchLedger fold = new BenchLedger(plan);
+        ledger.values().stream()
+                .filter(event -> !undone.contains(event.sequence()))
+                .forEach(fold::take);
+        return fold.state(ledger.isEmpty() ? 0 : ledger.lastKey());
+    }
+
+    private void take(BenchEvent event) {
+        if (ended || reached == plan.steps().size()) {
+            return;
+        }
+        if (event instanceof BenchEvent.StepDone done) {
+            done(done);
+        } else if (event instanceof BenchEvent.StepSkipped skipped) {
+            skipped(skipped);
+        } else if (event instanceof BenchEvent.PitchRead read) {
+            pitchRead(read);
+        } else if (event instanceof BenchEvent.GapRead read) {
+            gapMm = read.gapMm();
+        } else if (event instanceof BenchEvent.Ended) {
+            ended = state(0).allStringsOn();
+        }
+        thinnest = Math.min(thinnest, shares().treble());
+    }
+
+    private void done(BenchEvent.StepDone done) {
+        if (state(0).heldByBridge()) {
+            return;
+        }
+        if (done.step() == askedAgain) {
+            owed.remove(done.step());
+            askedTwice.add(done.step());
+        } else if (askedAgain < 0 && done.step() == reached) {
+            carryOut(plan.steps().get(reached));
+            reached++;
+        } else {
+            return;
+        }
+        lastStepSequence = done.sequence();
+        askAgain();
+    }
+
+    private void skipped(BenchEvent.StepSkipped skipped) {
+        if (skipped.step() == askedAgain) {
+            askedTwice.add(skipped.step());
+        } else if (askedAgain < 0
+                && skipped.step() == reached
+                && plan.steps().get(reached).kind().mayBeSkipped()) {
+            owed.add(reached);
+            reached++;
+        } else {
+            return;
+        }
+        lastStepSequence = skipped.sequence();
+        askAgain();
+    }
+
+    /** Before a string gains tension, its skipped graphite is asked for once more. */
+    private void askAgain() {
+        askedAgain = -1;
+        if (reached == plan.steps().size() || !plan.steps().get(reached).kind().raisesTension()) {
+            return;
+        }
+        Position position = plan.steps().get(reached).position();
+        for (int index : owed) {
+            Step step = plan.steps().get(index);
+            if (step.kind() == StepKind.GRAPHITE && step.position() == position && !askedTwice.contains(index)) {
+                askedAgain = index;
+                return;
+            }
+        }
+    }
+
+    private void carryOut(Step step) {
+        Map<Position, Double> before = step.index() == 0
+                ? plan.tensionsBeforeN()
+                : plan.steps().get(step.index() - 1).tensionsAfterN();
+        step.tensionsAfterN().forEach((position, tensionN) -> {
+            boolean moves = !tensionN.equals(before.get(position));
+            boolean falls = moves && tensionN < before.get(position);
+            if (falls) {
+                pitchCents.remove(position);
+            }
+            if (moves && (falls || !pitchCents.containsKey(position))) {
+                tensionsN.put(position, tensionN);
+            }
+        });
+    }
+
+    private void pitchRead(BenchEvent.PitchRead read) {
+        Position position = read.position();
+        boolean beingRaised = plan.steps().get(reached).kind().raisesTension()
+                && plan.steps().get(reached).position() == position;
+        Double target = plan.tensionsAfterN().get(position);
+        if (target == null || (tensionsN.getOrDefault(position, 0.0) == 0 && !beingRaised)) {
+            return;
+        }
+        boolean stillOld = plan.order().contains(position) && !beingRaised && !raised(position);
+        double atPitchN = stillOld ? plan.tensionsBeforeN().get(position) : target;
+        pitchCents.put(position, read.cents());
+        tensionsN.put(position, atPitchN * new Cents(read.cents()).toTensionFraction());
+    }
+
+    private boolean raised(Position position) {
+        return plan.steps().stream()
+                .limit(reached)
+                .anyMatch(step -> step.kind() == StepKind.BRING_UP && step.position() == position);
+    }
+
+    private LoadShares shares() {
+        return load.shares(tensionsN);
+    }
+
+    private BenchState state(long lastSequence) {
+        return new BenchState(
+                plan,
+                reached,
+                askedAgain,
+                new ArrayList<>(owed),
+                new EnumMap<>(tensionsN),
+                shares(),
+                thinnest,
+                new EnumMap<>(pitchCents),
+                gapMm,
+                ended,
+                lastSequence,
+                lastStepSequence);
+    }
+}

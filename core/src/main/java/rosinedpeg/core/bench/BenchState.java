@@ -1,0 +1,105 @@
+package rosinedpeg.core.bench;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalLong;
+import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.bridge.Thrust;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * Where a run stands, as its ledger tells.
+ *
+ * @param plan the plan that is being followed
+ * @param reached the index of the first step not yet done; the number of steps when all are
+ * @param askedAgain the index of a step that was skipped and has to be settled before tension, or −1
+ * @param owed steps that were left out
+ * @param tensionsN present tension of every string, in N
+ * @param shares load left on the feet
+ * @param thinnest the least treble-foot share so far
+ * @param pitchCents the latest pitch reading of each string since it was last let down
+ * @param gapMm the latest gap reading of the bridge, null before the first
+ * @param ended whether the run was ended before its last step
+ * @param lastSequence the number of the last event, 0 before the first
+ * @param lastStepSequence the number of the last step event that stands, 0 when there is none
+ */
+public record BenchState(
+        ChangePlan plan,
+        int reached,
+        int askedAgain,
+        List<Integer> owed,
+        Map<Position, Double> tensionsN,
+        LoadShares shares,
+        double thinnest,
+        Map<Position, Double> pitchCents,
+        Double gapMm,
+        boolean ended,
+        long lastSequence,
+        long lastStepSequence) {
+
+    /** {@return the step that is to be done now; empty when the run is over} */
+    public Optional<Step> now() {
+        if (over()) {
+            return Optional.empty();
+        }
+        return Optional.of(plan.steps().get(askedAgain >= 0 ? askedAgain : reached));
+    }
+
+    /** {@return whether every step is done} */
+    public boolean finished() {
+        return reached == plan.steps().size();
+    }
+
+    /** {@return whether nothing more can be recorded} */
+    public boolean over() {
+        return ended || finished();
+    }
+
+    /** {@return what the load means for the post} */
+    public LoadBand band() {
+        return plan.bands().of(shares.treble());
+    }
+
+    /** {@return where the push of the strings runs, by the latest gap reading} */
+    public Optional<Thrust> thrust() {
+        return lean().map(lean -> Thrust.of(plan.setUp(), lean));
+    }
+
+    /** {@return how the bridge leans, by the latest gap reading} */
+    public Optional<Lean> lean() {
+        return Optional.ofNullable(gapMm)
+                .map(gap -> Lean.fromGap(gap, plan.setUp().value(Quantity.BRIDGE_HEIGHT)));
+    }
+
+    /** {@return whether the bridge leans so far that no string may be raised until it is straightened} */
+    public boolean heldByBridge() {
+        boolean raising = now().map(step -> !step.kind().readings().isEmpty()).orElse(false);
+        return raising && thrust().map(thrust -> thrust.margin() < 0.3).orElse(false);
+    }
+
+    /** {@return whether every string carries tension, so that the run may be ended} */
+    public boolean allStringsOn() {
+        return plan.setUp().positions().stream().allMatch(position -> tensionsN.getOrDefault(position, 0.0) > 0);
+    }
+
+    /** {@return the number of the event that going back takes back} */
+    public OptionalLong canGoBackTo() {
+        return lastStepSequence == 0 || over() ? OptionalLong.empty() : OptionalLong.of(lastStepSequence);
+    }
+
+    /** {@return the strings that have been changed so far, in the order of the work} */
+    public List<Position> changed() {
+        return plan.steps().stream()
+                .limit(reached)
+                .filter(step -> step.kind() == StepKind.BRING_UP)
+                .map(Step::position)
+                .toList();
+    }
+}

@@ -1,0 +1,22 @@
+package rosinedpeg.core.bridge;
+
+/** What the thrust margin asks for. */
+public enum ThrustBand {
+    UPRIGHT,
+    EASE_BACK_TODAY,
+    /** Stop tuning, take tension off, straighten. */
+    STOP_AND_STRAIGHTEN,
+    /** Support it with the hand now. */
+    FALLING;
+
+    /** {@return the band of a thrust margin: upright from 0.6, ease back from 0.3, stop from 0} */
+    public static ThrustBand of(double margin) {
+        if (margin >= 0.6) {
+            return UPRIGHT;
+        }
+        if (margin >= 0.3) {
+            return EASE_BACK_TODAY;
+        }
+        return margin >= 0 ? STOP_AND_STRAIGHTEN : FALLING;
+    }
+}

@@ -1,0 +1,31 @@
+package rosinedpeg.core.figure;
+
+/** The unit a figure is expressed in. Screens may convert; the core never does. */
+public enum Unit {
+    MILLIMETRE("mm"),
+    NEWTON("N"),
+    KILOGRAM_PER_METRE("kg/m"),
+    DEGREE("°"),
+    CENT("cents"),
+    CENT_PER_MILLIMETRE("cents/mm"),
+    CENT_PER_DEGREE("cents/°"),
+    HERTZ("Hz"),
+    HOUR("h"),
+    HOUR_PER_WEEK("h/week"),
+    MONTH("months"),
+    MINUTE("min"),
+    TURN("turns"),
+    /** A plain ratio, 1 meaning the whole. */
+    SHARE("");
+
+    private final String symbol;
+
+    Unit(String symbol) {
+        this.symbol = symbol;
+    }
+
+    /** {@return the symbol, for messages of exceptions; empty for a plain ratio} */
+    public String symbol() {
+        return symbol;
+    }
+}

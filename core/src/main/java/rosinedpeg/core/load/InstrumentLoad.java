@@ -1,0 +1,56 @@
+package rosinedpeg.core.load;
+
+import java.util.Map;
+import java.util.stream.Collectors;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+
+/** The load on the feet of one instrument's bridge, for any state of its strings. */
+public final class InstrumentLoad {
+
+    /** Share of its tension that a string keeps when it is let down just far enough to lift out of its nut groove. */
+    public static final double SET_ASIDE = 0.25;
+
+    private final SetUp setUp;
+    private final FeetLoad fullyStrung;
+
+    /**
+     * Takes an instrument as it was strung before anything was let down.
+     *
+     * @param setUp the instrument
+     * @param tensionsN tension of every string at pitch, in N
+     */
+    public InstrumentLoad(SetUp setUp, Map<Position, Double> tensionsN) {
+        this.setUp = setUp;
+        this.fullyStrung = feet(tensionsN);
+    }
+
+    /** {@return the load with every string at pitch} */
+    public FeetLoad fullyStrung() {
+        return fullyStrung;
+    }
+
+    /**
+     * The load left for other tensions, as a share of the fully strung one.
+     *
+     * @param tensionsN present tension of each string in N; a missing string is off
+     * @return the shares
+     */
+    public LoadShares shares(Map<Position, Double> tensionsN) {
+        return feet(tensionsN).shareOf(fullyStrung);
+    }
+
+    /** {@return the load of such tensions on both feet, in N} */
+    public FeetLoad feet(Map<Position, Double> tensionsN) {
+        return FeetLoad.of(
+                tensionsN.entrySet().stream()
+                        .map(entry -> new StringLoad(
+                                entry.getValue(),
+                                setUp.xAtBridgeMm(entry.getKey()),
+                                setUp.value(Quantity.FRONT_ANGLE),
+                                setUp.value(Quantity.BACK_ANGLE)))
+                        .collect(Collectors.toList()),
+                setUp.value(Quantity.FOOT_SPAN));
+    }
+}

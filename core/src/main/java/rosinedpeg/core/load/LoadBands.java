@@ -1,0 +1,38 @@
+package rosinedpeg.core.load;
+
+/**
+ * Where one band of treble-foot load ends and the next begins. Adjustable per instrument: a loose or short post wants
+ * more.
+ *
+ * @param heldFrom share from which the post is held
+ * @param lightFrom share from which it is light
+ * @param thinFrom share from which it is thin; below, unheld
+ */
+public record LoadBands(double heldFrom, double lightFrom, double thinFrom) {
+
+    /** 50, 30 and 15 %. */
+    public static final LoadBands USUAL = new LoadBands(0.50, 0.30, 0.15);
+
+    /**
+     * Checks the order.
+     *
+     * @throws IllegalArgumentException unless {@code 1 ≥ heldFrom > lightFrom > thinFrom > 0}
+     */
+    public LoadBands {
+        if (!(1 >= heldFrom && heldFrom > lightFrom && lightFrom > thinFrom && thinFrom > 0)) {
+            throw new IllegalArgumentException("bands are " + heldFrom + ", " + lightFrom + ", " + thinFrom
+                    + "; they must fall from at most 1 and stay above 0");
+        }
+    }
+
+    /** {@return the band a treble-foot share lies in} */
+    public LoadBand of(double trebleShare) {
+        if (trebleShare >= heldFrom) {
+            return LoadBand.HELD;
+        }
+        if (trebleShare >= lightFrom) {
+            return LoadBand.LIGHT;
+        }
+        return trebleShare >= thinFrom ? LoadBand.THIN : LoadBand.UNHELD;
+    }
+}

@@ -1,0 +1,18 @@
+package rosinedpeg.core.load;
+
+/**
+ * How much of the fully strung load each foot still carries.
+ *
+ * @param bass share on the bass foot, 1 for all of it
+ * @param treble share on the treble foot, beside the sound post, 1 for all of it
+ */
+public record LoadShares(double bass, double treble) {
+
+    /** All strings at pitch. */
+    public static final LoadShares FULL = new LoadShares(1, 1);
+
+    /** {@return whether the bridge would rock off its bass foot} */
+    public boolean bassFootLifts() {
+        return bass <= 0.001;
+    }
+}

@@ -1,0 +1,65 @@
+package rosinedpeg.core.pitch;
+
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+
+/**
+ * An interval in hundredths of an equally tempered semitone; negative means flat.
+ *
+ * @param value the interval, finite
+ */
+public record Cents(double value) {
+
+    private static final double LOG_2 = Math.log(2);
+    private static final Range FRACTION = new Range(1e-6, 4, Unit.SHARE);
+
+    /**
+     * Checks the value.
+     *
+     * @throws IllegalArgumentException when it is infinite or not a number
+     */
+    public Cents {
+        if (!Double.isFinite(value)) {
+            throw new IllegalArgumentException("value is " + value + "; it must be a finite number of cents");
+        }
+    }
+
+    /**
+     * The interval from one frequency up to another: {@code 1200·log2(to/from)}.
+     *
+     * @param fromHz the lower end, above 0
+     * @param toHz the upper end, above 0
+     * @return the interval
+     * @throws IllegalArgumentException when a frequency is not above 0
+     */
+    public static Cents between(double fromHz, double toHz) {
+        if (!(fromHz > 0) || !(toHz > 0)) {
+            throw new IllegalArgumentException(
+                    "frequencies are " + fromHz + " and " + toHz + " Hz; both must be above 0");
+        }
+        return new Cents(1200 * Math.log(toHz / fromHz) / LOG_2);
+    }
+
+    /**
+     * How far below its final pitch a string sounds at a share of its final tension: {@code 600·log2(x)} cents,
+     * because frequency goes with the square root of tension.
+     *
+     * @param tensionFraction share of the final tension, above 0, to 4
+     * @return the interval to the final pitch, negative below it
+     * @throws rosinedpeg.core.figure.OutOfRangeException when the share is outside its range
+     */
+    public static Cents ofTensionFraction(double tensionFraction) {
+        FRACTION.require("tensionFraction", tensionFraction);
+        return new Cents(600 * Math.log(tensionFraction) / LOG_2);
+    }
+
+    /** {@return the share of its final tension that a string has when it sounds this far from its final pitch} */
+    public double toTensionFraction() {
+        return Math.pow(2, value / 600);
+    }
+
+    /** {@return the interval in semitones} */
+    public double semitones() {
+        return value / 100;
+    }
+}

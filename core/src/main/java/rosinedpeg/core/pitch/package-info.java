@@ -1,0 +1,2 @@
+/** Pitches, the reference A, and intervals in cents. */
+package rosinedpeg.core.pitch;

@@ -1,0 +1,84 @@
+package rosinedpeg.core.plan;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * The plan of a change, complete in itself: it can be kept and followed later without anything else.
+ *
+ * @param setUp the instrument as it was when the plan was made
+ * @param order the strings to change, in the order of the work
+ * @param tensionsBeforeN tension of every string before the work, in N
+ * @param tensionsAfterN tension of every string at pitch after the work, in N
+ * @param bands where the bands of the post's load lie
+ * @param steps the steps in order
+ * @param refusals why the plan must not be carried out; empty when it may be
+ */
+public record ChangePlan(
+        SetUp setUp,
+        List<Position> order,
+        Map<Position, Double> tensionsBeforeN,
+        Map<Position, Double> tensionsAfterN,
+        LoadBands bands,
+        List<Step> steps,
+        List<Finding> refusals) {
+
+    /** Copies the collections. */
+    public ChangePlan {
+        requireNonNull(setUp, "setUp");
+        requireNonNull(bands, "bands");
+        order = List.copyOf(order);
+        tensionsBeforeN = new EnumMap<>(tensionsBeforeN);
+        tensionsAfterN = new EnumMap<>(tensionsAfterN);
+        steps = List.copyOf(steps);
+        refusals = List.copyOf(refusals);
+    }
+
+    /** {@return the load of this instrument, measured against its state before the work} */
+    public InstrumentLoad load() {
+        return new InstrumentLoad(setUp, tensionsBeforeN);
+    }
+
+    /** {@return whether it must not be carried out} */
+    public boolean refused() {
+        return !refusals.isEmpty();
+    }
+
+    /** {@return the minutes it usually takes} */
+    public double minutes() {
+        return minutesFrom(0);
+    }
+
+    /** {@return the minutes from that step to the end} */
+    public double minutesFrom(int index) {
+        return steps.stream()
+                .skip(index)
+                .mapToDouble(step -> step.kind().minutes())
+                .sum();
+    }
+
+    /** {@return the step after which the post is held least} */
+    public Step thinnest() {
+        return steps.stream()
+                .min(Comparator.comparingDouble(step -> step.sharesAfter().treble()))
+                .orElseThrow();
+    }
+
+    /** {@return everything that has to lie ready, in the order it is first used} */
+    public Set<Material> kit() {
+        Set<Material> kit = new LinkedHashSet<>();
+        steps.forEach(step -> kit.addAll(step.materials()));
+        return kit;
+    }
+}

@@ -1,0 +1,21 @@
+package rosinedpeg.core.plan;
+
+/** What has to lie ready. */
+public enum Material {
+    NEW_STRING,
+    SOFT_PENCIL,
+    LINT_FREE_CLOTH,
+    ALCOHOL,
+    PEG_COMPOUND,
+    LUBRICATING_PASTE,
+    GRIPPING_DROPS,
+    DRY_SOAP,
+    CHALK,
+    TWEEZERS,
+    TUNER,
+    GOOD_LIGHT,
+    EYE_PROTECTION,
+    CLOTH_UNDER_TAILPIECE,
+    RIGHT_ANGLE_CARD,
+    STRING_PACKET
+}

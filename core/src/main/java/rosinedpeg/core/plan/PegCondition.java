@@ -1,0 +1,28 @@
+package rosinedpeg.core.plan;
+
+import java.util.Optional;
+
+/** How a peg behaves when it is turned. */
+public enum PegCondition {
+    FITS,
+    STICKS,
+    SLIPS;
+
+    /**
+     * What a school treats such a peg with. Nothing that lubricates ever goes on a slipping peg.
+     *
+     * @param treatment the school
+     * @return the material; empty when the peg is only cleaned
+     */
+    public Optional<Material> treatedWith(Schools.Treatment treatment) {
+        if (treatment == Schools.Treatment.COMPOUND) {
+            return Optional.of(Material.PEG_COMPOUND);
+        }
+        boolean bought = treatment == Schools.Treatment.PASTE_AND_DROPS;
+        return switch (this) {
+            case FITS -> Optional.empty();
+            case STICKS -> Optional.of(bought ? Material.LUBRICATING_PASTE : Material.DRY_SOAP);
+            case SLIPS -> Optional.of(bought ? Material.GRIPPING_DROPS : Material.CHALK);
+        };
+    }
+}

@@ -1,0 +1,47 @@
+package rosinedpeg.core.plan;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * One step of a plan.
+ *
+ * @param index its place in the plan, from 0
+ * @param kind what is done
+ * @param position the string it is done for, null when it is for the whole instrument
+ * @param materials what is used
+ * @param cautions what to take care of
+ * @param figures what the step needs to know
+ * @param tensionsAfterN tension of each string once it is done, in N
+ * @param sharesAfter load left on the feet once it is done
+ * @param bandAfter what that means for the post
+ */
+public record Step(
+        int index,
+        StepKind kind,
+        Position position,
+        List<Material> materials,
+        List<Caution> cautions,
+        Map<StepFigure, Figure> figures,
+        Map<Position, Double> tensionsAfterN,
+        LoadShares sharesAfter,
+        LoadBand bandAfter) {
+
+    /** Copies the collections. */
+    public Step {
+        requireNonNull(kind, "kind");
+        requireNonNull(sharesAfter, "sharesAfter");
+        requireNonNull(bandAfter, "bandAfter");
+        materials = List.copyOf(materials);
+        cautions = List.copyOf(cautions);
+        figures = figures.isEmpty() ? Map.of() : new EnumMap<>(figures);
+        tensionsAfterN = new EnumMap<>(tensionsAfterN);
+    }
+}

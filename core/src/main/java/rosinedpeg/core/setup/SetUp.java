@@ -1,0 +1,149 @@
+package rosinedpeg.core.setup;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+
+/**
+ * An instrument's set-up. Whatever was not measured has its usual value, marked as a default.
+ *
+ * @param size family and size
+ * @param leftHanded whether everything is mirrored; positions and "bass" and "treble" keep their meaning
+ * @param referenceA what it is tuned to
+ * @param openStrings the pitches of its strings, I first, four or five
+ * @param figures every {@link Quantity} with its value
+ * @param tailEnds what each string is hung on
+ */
+public record SetUp(
+        Size size,
+        boolean leftHanded,
+        ReferenceA referenceA,
+        List<Pitch> openStrings,
+        Map<Quantity, Figure> figures,
+        Map<Position, TailEnd> tailEnds) {
+
+    /**
+     * Fills in what is missing and checks the rest.
+     *
+     * @throws IllegalArgumentException when there are not four or five strings
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range for that size
+     */
+    public SetUp {
+        requireNonNull(size, "size");
+        requireNonNull(referenceA, "referenceA");
+        openStrings = List.copyOf(openStrings);
+        if (openStrings.size() < 4 || openStrings.size() > 5) {
+            throw new IllegalArgumentException(
+                    "openStrings has " + openStrings.size() + " pitches; it must have 4 or 5");
+        }
+        Map<Quantity, Figure> complete = new EnumMap<>(Quantity.class);
+        for (Quantity quantity : Quantity.values()) {
+            Figure figure = figures.getOrDefault(quantity, quantity.defaultFor(size));
+            quantity.rangeFor(size).require(quantity.name(), figure.value());
+            complete.put(quantity, figure);
+        }
+        figures = Collections.unmodifiableMap(complete);
+        Map<Position, TailEnd> hung = new EnumMap<>(Position.class);
+        for (int number = 1; number <= openStrings.size(); number++) {
+            Position position = Position.ofNumber(number);
+            hung.put(position, tailEnds.getOrDefault(position, TailEnd.SLOT));
+        }
+        tailEnds = Collections.unmodifiableMap(hung);
+    }
+
+    /** {@return an instrument of that size with nothing measured, a fine tuner for a ball on I} */
+    public static SetUp unmeasured(Size size) {
+        return new SetUp(
+                size,
+                false,
+                ReferenceA.STANDARD,
+                size.family().openStrings(),
+                Map.of(),
+                Map.of(Position.I, TailEnd.FORK_TUNER));
+    }
+
+    /** {@return the family} */
+    public Family family() {
+        return size.family();
+    }
+
+    /** {@return the positions this instrument has, I first} */
+    public List<Position> positions() {
+        return List.of(Position.values()).subList(0, openStrings.size());
+    }
+
+    /** {@return the value of a quantity with its unit and origin} */
+    public Figure figure(Quantity quantity) {
+        return figures.get(quantity);
+    }
+
+    /** {@return the bare number of a quantity, in its unit} */
+    public double value(Quantity quantity) {
+        return figures.get(quantity).value();
+    }
+
+    /** {@return {@code MEASURED} when all of the quantities were measured, {@code DEFAULT} otherwise} */
+    public Origin weakestOrigin(Quantity... quantities) {
+        for (Quantity quantity : quantities) {
+            if (figure(quantity).origin() == Origin.DEFAULT) {
+                return Origin.DEFAULT;
+            }
+        }
+        return Origin.MEASURED;
+    }
+
+    /** {@return the open pitch of a string} */
+    public Pitch openString(Position position) {
+        return openStrings.get(position.ordinal());
+    }
+
+    /**
+     * Where a string crosses the bridge, from the centre line; strings are taken as equally spaced.
+     *
+     * @param position the string
+     * @return mm, positive on the treble side
+     */
+    public double xAtBridgeMm(Position position) {
+        return xAcross(position, value(Quantity.BRIDGE_SPACING));
+    }
+
+    /** {@return where a string crosses the nut, in mm from the centre line, positive on the treble side} */
+    public double xAtNutMm(Position position) {
+        return xAcross(position, value(Quantity.NUT_SPACING));
+    }
+
+    private double xAcross(Position position, double spacingMm) {
+        int gaps = openStrings.size() - 1;
+        return spacingMm * (0.5 - (double) position.ordinal() / gaps);
+    }
+
+    /** {@return the tension of a string on this instrument at pitch, in N} */
+    public double tensionN(StringSpec string) {
+        return string.tensionN(value(Quantity.VIBRATING_LENGTH), openString(string.position()), referenceA);
+    }
+
+    /** {@return the tension of each of those strings on this instrument at pitch, in N} */
+    public Map<Position, Double> tensionsN(Map<Position, StringSpec> strings) {
+        Map<Position, Double> tensionsN = new EnumMap<>(Position.class);
+        strings.forEach((position, string) -> tensionsN.put(position, tensionN(string)));
+        return tensionsN;
+    }
+
+    /** {@return how a string on this instrument answers to being drawn in, at pitch} */
+    public Elasticity elasticity(StringSpec string) {
+        double freeLengthMm = value(Quantity.AFTERLENGTH)
+                + value(Quantity.VIBRATING_LENGTH)
+                + value(Quantity.nutToPeg(string.position()));
+        return new Elasticity(tensionN(string), string.axialStiffnessN(), freeLengthMm);
+    }
+}

@@ -1,0 +1,35 @@
+package rosinedpeg.core.strings;
+
+/** The place of a string on its instrument, counted as players do: I is the highest. */
+public enum Position {
+    I,
+    II,
+    III,
+    IV,
+    /** The lowest of a five-string instrument. */
+    V;
+
+    /** {@return 1 for I to 5 for V} */
+    public int number() {
+        return ordinal() + 1;
+    }
+
+    /**
+     * The position with that number.
+     *
+     * @param number 1 to 5
+     * @return the position
+     * @throws IllegalArgumentException outside 1 to 5
+     */
+    public static Position ofNumber(int number) {
+        if (number < 1 || number > values().length) {
+            throw new IllegalArgumentException("number is " + number + "; it must be from 1 to 5");
+        }
+        return values()[number - 1];
+    }
+
+    /** {@return whether the other string lies next to this one} */
+    public boolean isNeighbourOf(Position other) {
+        return Math.abs(ordinal() - other.ordinal()) == 1;
+    }
+}

@@ -1,0 +1,86 @@
+package rosinedpeg.core.strings;
+
+import static java.util.Objects.requireNonNull;
+
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
+
+/**
+ * A kind of string as its maker describes it. Tension holds at the design length and at the nominal pitch with A at
+ * 440 Hz; {@link #tensionN} works it out for another instrument.
+ *
+ * @param position where it belongs
+ * @param core what it is made of inside
+ * @param winding what is wound round it
+ * @param end how its tail end is finished
+ * @param nominalPitch the pitch it is made for
+ * @param designLengthMm the vibrating length it is made for, 180 to 1200 mm
+ * @param tensionN tension at that length and pitch, 10 to 450 N
+ * @param diameterMm 0.15 to 4 mm
+ * @param axialStiffnessN EA, the force that would stretch it to double its length, 500 to 80 000 N
+ * @param tailSilkEndMm from the ball to the end of the tail silk, 0 to 400 mm
+ * @param topSilkStartMm from the ball to the start of the top silk, beyond the tail silk, to 1700 mm
+ * @param totalLengthMm from the ball to the tip, beyond the top silk's start, to 2200 mm
+ */
+public record StringSpec(
+        Position position,
+        StringCore core,
+        Winding winding,
+        StringEnd end,
+        Pitch nominalPitch,
+        double designLengthMm,
+        double tensionN,
+        double diameterMm,
+        double axialStiffnessN,
+        double tailSilkEndMm,
+        double topSilkStartMm,
+        double totalLengthMm) {
+
+    /** Allowed design lengths. */
+    public static final Range DESIGN_LENGTH = new Range(180, 1200, Unit.MILLIMETRE);
+    /** Allowed tensions. */
+    public static final Range TENSION = new Range(10, 450, Unit.NEWTON);
+    /** Allowed diameters. */
+    public static final Range DIAMETER = new Range(0.15, 4, Unit.MILLIMETRE);
+    /** Allowed axial stiffness. */
+    public static final Range AXIAL_STIFFNESS = new Range(500, 80_000, Unit.NEWTON);
+
+    /**
+     * Checks every part.
+     *
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range
+     */
+    public StringSpec {
+        requireNonNull(position, "position");
+        requireNonNull(core, "core");
+        requireNonNull(winding, "winding");
+        requireNonNull(end, "end");
+        requireNonNull(nominalPitch, "nominalPitch");
+        DESIGN_LENGTH.require("designLengthMm", designLengthMm);
+        TENSION.require("tensionN", tensionN);
+        DIAMETER.require("diameterMm", diameterMm);
+        AXIAL_STIFFNESS.require("axialStiffnessN", axialStiffnessN);
+        new Range(0, 400, Unit.MILLIMETRE).require("tailSilkEndMm", tailSilkEndMm);
+        new Range(tailSilkEndMm, 1700, Unit.MILLIMETRE).require("topSilkStartMm", topSilkStartMm);
+        new Range(topSilkStartMm, 2200, Unit.MILLIMETRE).require("totalLengthMm", totalLengthMm);
+    }
+
+    /** {@return mass per length in kg/m, from tension, length and pitch} */
+    public double massPerLengthKgM() {
+        return Tension.massPerLengthKgM(tensionN, designLengthMm, nominalPitch.frequencyHz(ReferenceA.STANDARD));
+    }
+
+    /**
+     * The tension this string has on an instrument.
+     *
+     * @param vibratingLengthMm the instrument's vibrating length, above 0
+     * @param pitch the pitch it is tuned to
+     * @param a the reference A
+     * @return tension in N
+     */
+    public double tensionN(double vibratingLengthMm, Pitch pitch, ReferenceA a) {
+        return Tension.tensionN(massPerLengthKgM(), vibratingLengthMm, pitch.frequencyHz(a));
+    }
+}

@@ -1,0 +1,58 @@
+package rosinedpeg.core.wear;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.Set;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+
+/**
+ * How far one string is used up: {@code hours/life-hours + months/life-months + signs}; 1 means spent.
+ *
+ * @param hours played on it, 0 h or more
+ * @param months on the instrument, 0 or more
+ * @param signs share that its signs of wear stand for, 0 or more
+ * @param life how long such a string lasts
+ */
+public record Wear(double hours, double months, double signs, Life life) {
+
+    private static final double WEEKS_PER_MONTH = 52 / 12.0;
+    private static final Range HOURS = new Range(0, 100_000, Unit.HOUR);
+    private static final Range MONTHS = new Range(0, 1200, Unit.MONTH);
+    private static final Range SIGNS = new Range(0, 10, Unit.SHARE);
+    private static final Range HOURS_PER_WEEK = new Range(0, 168, Unit.HOUR_PER_WEEK);
+
+    /**
+     * Checks the figures.
+     *
+     * @throws rosinedpeg.core.figure.OutOfRangeException when one is outside its range
+     */
+    public Wear {
+        requireNonNull(life, "life");
+        HOURS.require("hours", hours);
+        MONTHS.require("months", months);
+        SIGNS.require("signs", signs);
+    }
+
+    /** {@return the share of a life that a set of signs stands for} */
+    public static double shareOf(Set<WearSign> signs) {
+        return signs.stream().mapToDouble(WearSign::share).sum();
+    }
+
+    /** {@return the used-up share, 1 for spent; more is possible} */
+    public double worn() {
+        return hours / life.hours() + months / life.months() + signs;
+    }
+
+    /**
+     * Months until it is due, at a rate of playing.
+     *
+     * @param threshold the worn share from which it is due
+     * @param hoursPerWeek hours played in a week, 0 to 168
+     * @return months; 0 or below when it is due already
+     */
+    public double monthsLeft(double threshold, double hoursPerWeek) {
+        HOURS_PER_WEEK.require("hoursPerWeek", hoursPerWeek);
+        return (threshold - worn()) / (hoursPerWeek * WEEKS_PER_MONTH / life.hours() + 1 / life.months());
+    }
+}

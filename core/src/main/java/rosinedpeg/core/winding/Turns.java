@@ -1,0 +1,92 @@
+package rosinedpeg.core.winding;
+
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.StringSpec;
+
+/**
+ * How many turns a string makes on its peg at pitch.
+ *
+ * @param count turns, counted from the hole; below 0 the tip does not reach the peg
+ */
+public record Turns(double count) {
+
+    /** Fewer do not hold. */
+    public static final double FEWEST = 2;
+
+    /**
+     * From the string's length: {@code n = (total − anchor to nut − nut to peg − tip + stretch)/(π·(D + d))}.
+     *
+     * @param totalMm from the ball to the tip
+     * @param anchorToNutMm from the tail anchor to the nut
+     * @param nutToPegMm from the nut to the peg
+     * @param tipMm what stands out beyond the hole
+     * @param stretchMm how much longer the string is at pitch
+     * @param shaftDiameterMm D, above 0
+     * @param stringDiameterMm d, above 0
+     * @return the turns
+     * @throws IllegalArgumentException when a diameter is not above 0
+     */
+    public static Turns of(
+            double totalMm,
+            double anchorToNutMm,
+            double nutToPegMm,
+            double tipMm,
+            double stretchMm,
+            double shaftDiameterMm,
+            double stringDiameterMm) {
+        if (!(shaftDiameterMm > 0) || !(stringDiameterMm > 0)) {
+            throw new IllegalArgumentException(
+                    "diameters are " + shaftDiameterMm + " and " + stringDiameterMm + " mm; both must be above 0");
+        }
+        return new Turns((totalMm - anchorToNutMm - nutToPegMm - tipMm + stretchMm)
+                / (Math.PI * (shaftDiameterMm + stringDiameterMm)));
+    }
+
+    /** {@return the turns of a string on an instrument at pitch} */
+    public static Turns of(SetUp setUp, StringSpec string) {
+        return of(
+                string.totalLengthMm(),
+                setUp.value(Quantity.AFTERLENGTH) + setUp.value(Quantity.VIBRATING_LENGTH),
+                setUp.value(Quantity.nutToPeg(string.position())),
+                tipMm(setUp.family()),
+                setUp.elasticity(string).stretchMm(),
+                setUp.value(Quantity.SHAFT_DIAMETER),
+                string.diameterMm());
+    }
+
+    /** {@return how much of the tip to leave beyond the hole, in mm} */
+    public static double tipMm(Family family) {
+        return switch (family) {
+            case VIOLIN, VIOLA -> 4;
+            case CELLO -> 6;
+            case BASS -> 12;
+        };
+    }
+
+    /** {@return the most turns that still lie side by side in such a pegbox} */
+    public static double most(Family family) {
+        return switch (family) {
+            case VIOLIN, VIOLA -> 5;
+            case CELLO -> 4;
+            case BASS -> 3;
+        };
+    }
+
+    /**
+     * The turns to lay on the far side of the hole before crossing over, so that the last one leaves the shaft in line
+     * with the nut groove: {@code n − distance/d}.
+     *
+     * @param holeToTargetMm from the hole to where the string should leave, towards the near wall
+     * @param stringDiameterMm d, above 0
+     * @return turns on the far side; below 0 when all of them fit between hole and target
+     * @throws IllegalArgumentException when the diameter is not above 0
+     */
+    public double farSide(double holeToTargetMm, double stringDiameterMm) {
+        if (!(stringDiameterMm > 0)) {
+            throw new IllegalArgumentException("stringDiameterMm is " + stringDiameterMm + "; it must be above 0 mm");
+        }
+        return count - holeToTargetMm / stringDiameterMm;
+    }
+}

@@ -1,0 +1,2 @@
+/** How a string winds on its peg. */
+package rosinedpeg.core.winding;
