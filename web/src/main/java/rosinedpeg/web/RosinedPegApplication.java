@@ -1,0 +1,20 @@
+package rosinedpeg.web;
+
+import java.time.Clock;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.autoconfigure.SpringBootApplication;
+import org.springframework.context.annotation.Bean;
+
+/** Starts the web application. */
+@SpringBootApplication
+public class RosinedPegApplication {
+
+    public static void main(String[] args) {
+        SpringApplication.run(RosinedPegApplication.class, args);
+    }
+
+    @Bean
+    Clock clock() {
+        return Clock.systemUTC();
+    }
+}

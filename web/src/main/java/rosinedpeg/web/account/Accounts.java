@@ -1,0 +1,144 @@
+package rosinedpeg.web.account;
+
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.RowMapper;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.core.userdetails.UserDetailsService;
+import org.springframework.security.core.userdetails.UsernameNotFoundException;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.SignedIn;
+
+/**
+ * The people of the workshops. Reads accounts by plain queries, because somebody who signs in has no workshop yet;
+ * every other query names the workshop it is for.
+ */
+@Service
+public class Accounts implements UserDetailsService {
+
+    private static final String SELECT = "select a.id, a.workshop_id, w.name as workshop, w.zone, a.sign_in, a.name,"
+            + " a.role, a.password_hash, a.active from account a join workshop w on w.id = a.workshop_id ";
+    private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
+            row.getObject("id", UUID.class),
+            row.getObject("workshop_id", UUID.class),
+            row.getString("workshop"),
+            ZoneId.of(row.getString("zone")),
+            row.getString("sign_in"),
+            row.getString("name"),
+            Role.valueOf(row.getString("role")),
+            row.getString("password_hash"),
+            row.getBoolean("active"));
+
+    private final JdbcClient database;
+    private final PasswordEncoder passwords;
+    private final Clock clock;
+
+    Accounts(JdbcClient database, PasswordEncoder passwords, Clock clock) {
+        this.database = database;
+        this.passwords = passwords;
+        this.clock = clock;
+    }
+
+    @Override
+    public SignedIn loadUserByUsername(String signIn) {
+        return find(signIn).orElseThrow(() -> new UsernameNotFoundException(signIn));
+    }
+
+    /** {@return whether there is any workshop yet} */
+    public boolean anyWorkshop() {
+        return database.sql("select exists (select 1 from workshop)")
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** Opens a workshop under an id of the caller's choice. */
+    @Transactional
+    public void openWorkshop(UUID id, String name, ZoneId zone) {
+        database.sql("insert into workshop (id, name, zone, created_at) values (?, ?, ?, ?)")
+                .params(id, name, zone.getId(), OffsetDateTime.now(clock.withZone(ZoneOffset.UTC)))
+                .update();
+    }
+
+    /**
+     * Adds a person to a workshop.
+     *
+     * @return whether it was done; not when the sign-in name is in use
+     */
+    @Transactional
+    public boolean add(UUID workshopId, String signIn, String name, Role role, String password) {
+        return database.sql("insert into account (id, workshop_id, sign_in, name, role, password_hash, version)"
+                                + " values (?, ?, ?, ?, ?, ?, 0) on conflict (sign_in) do nothing")
+                        .params(
+                                UUID.randomUUID(),
+                                workshopId,
+                                normal(signIn),
+                                name,
+                                role.name(),
+                                passwords.encode(password))
+                        .update()
+                == 1;
+    }
+
+    Optional<SignedIn> find(String signIn) {
+        return database.sql(SELECT + "where a.sign_in = ?")
+                .param(normal(signIn))
+                .query(ROW)
+                .optional();
+    }
+
+    List<SignedIn> people(UUID workshopId) {
+        return database.sql(SELECT + "where a.workshop_id = ? order by a.active desc, a.role, a.name")
+                .param(workshopId)
+                .query(ROW)
+                .list();
+    }
+
+    /** Lets a person of the workshop in, or no longer. */
+    @Transactional
+    void setActive(UUID workshopId, UUID accountId, boolean active) {
+        int rows = database.sql("update account set active = ?, version = version + 1 where id = ? and workshop_id = ?")
+                .params(active, accountId, workshopId)
+                .update();
+        if (rows == 0) {
+            throw new NotFoundException("account " + accountId);
+        }
+        if (!active) {
+            database.sql("delete from spring_session where principal_name ="
+                            + " (select sign_in from account where id = ?)")
+                    .param(accountId)
+                    .update();
+        }
+    }
+
+    /** {@return whether the password is that of the account, as it is stored now} */
+    boolean knows(SignedIn account, String password) {
+        return find(account.signIn())
+                .map(stored -> passwords.matches(password, stored.passwordHash()))
+                .orElse(false);
+    }
+
+    /** Changes a password, and ends every other session of the account. */
+    @Transactional
+    void changePassword(SignedIn account, String password, String sessionToKeep) {
+        database.sql("update account set password_hash = ?, version = version + 1 where id = ?")
+                .params(passwords.encode(password), account.accountId())
+                .update();
+        database.sql("delete from spring_session where principal_name = ? and session_id <> ?")
+                .params(account.signIn(), sessionToKeep)
+                .update();
+    }
+
+    private static String normal(String signIn) {
+        return signIn.strip().toLowerCase(Locale.ROOT);
+    }
+}

@@ -1,0 +1,3 @@
+/** Workshops, their people, signing in and passwords. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+package rosinedpeg.web.account;

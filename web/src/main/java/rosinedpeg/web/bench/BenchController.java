@@ -1,0 +1,274 @@
+package rosinedpeg.web.bench;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.PitchJudgement;
+import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.plan.Reading;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.Benches.Taken;
+import rosinedpeg.web.drawing.InstrumentDrawing;
+import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.drawing.StringState;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Entry;
+
+/** Leads a run. Every button is a form of its own, so that it works without scripts too. */
+@Controller
+class BenchController {
+
+    private static final int LONGEST_NOTE = 500;
+
+    private final Benches benches;
+    private final Instruments instruments;
+    private final Clock clock;
+
+    BenchController(Benches benches, Instruments instruments, Clock clock) {
+        this.benches = benches;
+        this.instruments = instruments;
+        this.clock = clock;
+    }
+
+    @GetMapping("/bench")
+    String open(Model model) {
+        Map<UUID, Instrument> byId =
+                instruments.all().stream().collect(Collectors.toMap(Instrument::id, instrument -> instrument));
+        model.addAttribute("runs", benches.open());
+        model.addAttribute("instruments", byId);
+        model.addAttribute("now", clock.instant());
+        return "bench/open";
+    }
+
+    @GetMapping("/bench/{id}")
+    String run(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
+        return show(id, form, model, false);
+    }
+
+    @PostMapping("/bench/{id}/done")
+    String done(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            @RequestParam int step,
+            Model model,
+            HttpServletRequest request) {
+        return take(id, form, new BenchEntry.Done(step), model, request);
+    }
+
+    @PostMapping("/bench/{id}/skip")
+    String skip(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            @RequestParam int step,
+            Model model,
+            HttpServletRequest request) {
+        return take(id, form, new BenchEntry.Skip(step), model, request);
+    }
+
+    @PostMapping("/bench/{id}/back")
+    String back(
+            @PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model, HttpServletRequest request) {
+        return take(id, form, new BenchEntry.Back(), model, request);
+    }
+
+    @PostMapping("/bench/{id}/end")
+    String end(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model, HttpServletRequest request) {
+        return take(id, form, new BenchEntry.End(), model, request);
+    }
+
+    @PostMapping("/bench/{id}/pitch")
+    String pitch(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            BindingResult result,
+            @RequestParam Position position,
+            Model model,
+            HttpServletRequest request) {
+        OptionalDouble cents = Entry.number(result, "cents", form.getCents(), BenchEvent.PITCH_READING);
+        model.addAttribute("typedPosition", position);
+        return cents.isEmpty()
+                ? show(id, form, model, isHtmx(request))
+                : take(id, form, new BenchEntry.Pitch(position, cents.getAsDouble()), model, request);
+    }
+
+    @PostMapping("/bench/{id}/gap")
+    String gap(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        Run run = benches.get(id);
+        OptionalDouble gap = Entry.number(
+                result, "gap", form.getGap(), Lean.gapRangeMm(run.state().plan().setUp()));
+        return gap.isEmpty()
+                ? show(id, form, model, isHtmx(request))
+                : take(id, form, new BenchEntry.Gap(gap.getAsDouble()), model, request);
+    }
+
+    @PostMapping("/bench/{id}/note")
+    String note(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        var text = Entry.text(result, "note", form.getNote(), LONGEST_NOTE);
+        return text.isEmpty()
+                ? show(id, form, model, isHtmx(request))
+                : take(id, form, new BenchEntry.Note(text.get()), model, request);
+    }
+
+    private String take(UUID id, BenchForm form, BenchEntry entry, Model model, HttpServletRequest request) {
+        Taken taken = benches.record(id, press(form), form.getSeen(), entry);
+        if (!isHtmx(request)) {
+            return "redirect:/bench/" + id + (taken == Taken.MOVED_ON ? "?moved" : "");
+        }
+        model.addAttribute("moved", taken == Taken.MOVED_ON);
+        form.clear();
+        return show(id, form, model, true);
+    }
+
+    private static UUID press(BenchForm form) {
+        try {
+            return UUID.fromString(form.getPress());
+        } catch (IllegalArgumentException tampered) {
+            return UUID.randomUUID();
+        }
+    }
+
+    private static boolean isHtmx(HttpServletRequest request) {
+        return "true".equals(request.getHeader("HX-Request"));
+    }
+
+    private String show(UUID id, BenchForm form, Model model, boolean fragment) {
+        Run run = benches.get(id);
+        Instrument instrument = instruments.get(run.instrumentId());
+        BenchState state = run.state();
+        Step step = state.now().orElse(null);
+        model.addAttribute("run", run);
+        model.addAttribute("state", state);
+        model.addAttribute("plan", state.plan());
+        model.addAttribute("step", step);
+        model.addAttribute("readsPitch", step != null && step.kind().readings().contains(Reading.PITCH));
+        model.addAttribute("readsGap", step != null && step.kind().readings().contains(Reading.GAP));
+        model.addAttribute("next", next(state));
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("now", clock.instant());
+        model.addAttribute("press", UUID.randomUUID());
+        model.addAttribute("gapRange", Lean.gapRangeMm(state.plan().setUp()));
+        model.addAttribute("judgements", judgements(state));
+        model.addAttribute("minutesToGo", state.over() ? 0 : state.plan().minutesFrom(step.index()));
+        model.addAttribute("track", LoadTrack.of(state.plan(), step == null ? run.steps() : step.index(), 960, 104));
+        model.addAttribute("drawing", drawing(state, step, instrument));
+        return fragment ? "bench/run :: bench" : "bench/run";
+    }
+
+    private static Step next(BenchState state) {
+        int after = state.reached() + (state.askedAgain() >= 0 ? 0 : 1);
+        return after < state.plan().steps().size() ? state.plan().steps().get(after) : null;
+    }
+
+    private static Map<Position, PitchJudgement> judgements(BenchState state) {
+        Map<Position, PitchJudgement> judgements = new EnumMap<>(Position.class);
+        state.pitchCents().forEach((position, cents) -> judgements.put(position, PitchJudgement.of(cents)));
+        return judgements;
+    }
+
+    private static InstrumentDrawing drawing(BenchState state, Step step, Instrument instrument) {
+        Map<Position, Double> diameters = new EnumMap<>(Position.class);
+        instrument
+                .strings()
+                .forEach(string ->
+                        diameters.put(string.position(), string.kind().spec().diameterMm()));
+        Map<Position, StringState> states = new EnumMap<>(Position.class);
+        List<Position> positions = state.plan().setUp().positions();
+        for (Position position : positions) {
+            double tensionN = state.tensionsN().getOrDefault(position, 0.0);
+            double full = state.plan().tensionsBeforeN().getOrDefault(position, tensionN);
+            boolean worked = step != null && step.position() == position;
+            StringState drawn =
+                    tensionN == 0 ? StringState.OFF : tensionN < 0.3 * full ? StringState.SET_ASIDE : StringState.ON;
+            states.put(position, drawn == StringState.ON && worked ? StringState.WORKED_ON : drawn);
+        }
+        return InstrumentDrawing.of(
+                state.plan().setUp(),
+                diameters,
+                states,
+                step == null ? Place.WHOLE : step.kind().place(),
+                step == null ? null : step.position());
+    }
+
+    /** What is typed at the bench, with the press it comes with and the last event its page knew. */
+    static class BenchForm {
+        private String press = "";
+        private long seen;
+        private String cents = "";
+        private String gap = "";
+        private String note = "";
+
+        void clear() {
+            cents = "";
+            gap = "";
+            note = "";
+        }
+
+        public String getPress() {
+            return press;
+        }
+
+        public void setPress(String press) {
+            this.press = press;
+        }
+
+        public long getSeen() {
+            return seen;
+        }
+
+        public void setSeen(long seen) {
+            this.seen = seen;
+        }
+
+        public String getCents() {
+            return cents;
+        }
+
+        public void setCents(String cents) {
+            this.cents = cents;
+        }
+
+        public String getGap() {
+            return gap;
+        }
+
+        public void setGap(String gap) {
+            this.gap = gap;
+        }
+
+        public String getNote() {
+            return note;
+        }
+
+        public void setNote(String note) {
+            this.note = note;
+        }
+    }
+}

@@ -1,0 +1,91 @@
+package rosinedpeg.web.bench;
+
+import java.time.Instant;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.strings.Position;
+
+/** Something to be added to a ledger, before it has its number and its time. */
+public sealed interface BenchEntry {
+
+    /** {@return the event; null when it cannot be any more} */
+    BenchEvent event(long sequence, Instant at, BenchState state);
+
+    /** {@return whether it only counts on the page it was made on; readings and notes always count} */
+    default boolean movesTheRun() {
+        return true;
+    }
+
+    /** The step in hand is done. */
+    record Done(int step) implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return new BenchEvent.StepDone(sequence, at, step);
+        }
+    }
+
+    /** The step in hand is left out for now. */
+    record Skip(int step) implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return new BenchEvent.StepSkipped(sequence, at, step);
+        }
+    }
+
+    /** The last step is taken back. */
+    record Back() implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return state.canGoBackTo().isPresent()
+                    ? new BenchEvent.Undone(sequence, at, state.canGoBackTo().getAsLong())
+                    : null;
+        }
+    }
+
+    /** A pitch was read. */
+    record Pitch(Position position, double cents) implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return new BenchEvent.PitchRead(sequence, at, position, cents);
+        }
+
+        @Override
+        public boolean movesTheRun() {
+            return false;
+        }
+    }
+
+    /** The gap behind the bridge was read. */
+    record Gap(double gapMm) implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return new BenchEvent.GapRead(sequence, at, gapMm);
+        }
+
+        @Override
+        public boolean movesTheRun() {
+            return false;
+        }
+    }
+
+    /** Something was noticed. */
+    record Note(String text) implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return new BenchEvent.Noted(sequence, at, text);
+        }
+
+        @Override
+        public boolean movesTheRun() {
+            return false;
+        }
+    }
+
+    /** The run ends here. */
+    record End() implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return state.allStringsOn() ? new BenchEvent.Ended(sequence, at) : null;
+        }
+    }
+}

@@ -1,0 +1,194 @@
+package rosinedpeg.web.bench;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.BenchLedger;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The runs of the workshop. */
+@Service
+@Transactional(readOnly = true)
+public class Benches {
+
+    private static final TypeReference<Map<Position, UUID>> REPLACEMENTS = new TypeReference<>() {};
+
+    private final RunRepository runs;
+    private final RunEventRepository events;
+    private final Instruments instruments;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    Benches(RunRepository runs, RunEventRepository events, Instruments instruments, JsonMapper json, Clock clock) {
+        this.runs = runs;
+        this.events = events;
+        this.instruments = instruments;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** {@return the runs that are not over, oldest first; two queries however many there are} */
+    public List<Run> open() {
+        List<RunEntity> open = runs.findByOutcomeOrderByStartedAt(Outcome.OPEN);
+        Map<UUID, List<RunEventEntity>> ledgers =
+                events
+                        .findByRunIdInOrderBySequence(
+                                open.stream().map(RunEntity::id).toList())
+                        .stream()
+                        .collect(Collectors.groupingBy(RunEventEntity::runId));
+        return open.stream()
+                .map(run -> view(run, ledgers.getOrDefault(run.id(), List.of())))
+                .toList();
+    }
+
+    /** {@return the run that is open for an instrument} */
+    public Optional<UUID> openFor(UUID instrumentId) {
+        return runs.findByInstrumentIdAndOutcome(instrumentId, Outcome.OPEN).map(RunEntity::id);
+    }
+
+    /**
+     * One run.
+     *
+     * @throws NotFoundException when this workshop has none with that id
+     */
+    public Run get(UUID id) {
+        RunEntity run = runs.findById(id).orElseThrow(() -> new NotFoundException("run " + id));
+        return view(run, events.findByRunIdInOrderBySequence(List.of(id)));
+    }
+
+    /**
+     * Begins a run. If the instrument already has an open one, that is the run.
+     *
+     * @param instrumentId the instrument
+     * @param plan what is to be followed; not a refused one
+     * @param replacements the kinds of string that go on
+     * @param reason why
+     * @param keepOld whether old strings are kept as spares
+     * @return the id of the run
+     */
+    @Transactional
+    public UUID start(
+            UUID instrumentId, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
+        if (plan.refused()) {
+            throw new IllegalArgumentException("plan is refused: " + plan.refusals());
+        }
+        instruments.get(instrumentId);
+        Optional<UUID> open = openFor(instrumentId);
+        if (open.isPresent()) {
+            return open.get();
+        }
+        RunEntity run = new RunEntity(
+                instrumentId,
+                reason,
+                json.writeValueAsString(plan),
+                json.writeValueAsString(replacements),
+                keepOld,
+                clock.instant(),
+                CurrentWorkshop.recordedBy());
+        return runs.saveAndFlush(run).id();
+    }
+
+    /**
+     * Adds to the ledger of a run.
+     *
+     * @param id the run
+     * @param press the press of a button or key that this is; one that was already taken changes nothing
+     * @param seen the number of the last event on the page it was pressed on
+     * @param entry what happened
+     * @return what became of it
+     */
+    @Transactional
+    public Taken record(UUID id, UUID press, long seen, BenchEntry entry) {
+        RunEntity run = runs.lock(id).orElseThrow(() -> new NotFoundException("run " + id));
+        List<RunEventEntity> ledger = new ArrayList<>(events.findByRunIdInOrderBySequence(List.of(id)));
+        Run before = view(run, ledger);
+        if (ledger.stream().anyMatch(event -> event.press().equals(press))) {
+            return Taken.REPEATED;
+        }
+        if (before.state().over() || (entry.movesTheRun() && before.state().lastSequence() != seen)) {
+            return Taken.MOVED_ON;
+        }
+        BenchEvent event = entry.event(before.state().lastSequence() + 1, clock.instant(), before.state());
+        if (event == null) {
+            return Taken.MOVED_ON;
+        }
+        RunEventEntity row = new RunEventEntity(id, press, event, CurrentWorkshop.recordedBy());
+        events.save(row);
+        ledger.add(row);
+        BenchState after = view(run, ledger).state();
+        if (after.over()) {
+            close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
+        }
+        return Taken.RECORDED;
+    }
+
+    /** Makes what the ledger says part of the instrument's record. */
+    private void close(RunEntity run, Run finished, Outcome outcome) {
+        run.close(outcome, clock.instant());
+        for (Position position : finished.state().changed()) {
+            instruments.fit(
+                    run.instrumentId(),
+                    position,
+                    finished.replacements().get(position),
+                    cameToPitch(finished, position),
+                    0,
+                    Set.of(),
+                    run.keepOld());
+        }
+    }
+
+    private static Instant cameToPitch(Run run, Position position) {
+        int bringUp = run.state().plan().steps().stream()
+                .filter(step -> step.kind() == StepKind.BRING_UP && step.position() == position)
+                .findFirst()
+                .orElseThrow()
+                .index();
+        return run.events().stream()
+                .filter(event -> event instanceof BenchEvent.StepDone done && done.step() == bringUp)
+                .map(BenchEvent::at)
+                .reduce((earlier, later) -> later)
+                .orElseThrow();
+    }
+
+    private Run view(RunEntity run, List<RunEventEntity> ledger) {
+        List<BenchEvent> events = ledger.stream().map(RunEventEntity::event).toList();
+        ChangePlan plan = json.readValue(run.plan(), ChangePlan.class);
+        return new Run(
+                run.id(),
+                run.instrumentId(),
+                run.reason(),
+                run.startedAt(),
+                run.startedBy(),
+                run.endedAt(),
+                json.readValue(run.replacements(), REPLACEMENTS),
+                BenchLedger.fold(plan, events),
+                events);
+    }
+
+    /** What became of an entry. */
+    public enum Taken {
+        RECORDED,
+        /** It had been recorded before. */
+        REPEATED,
+        /** The run had moved on from the page it was made on, and it was not recorded. */
+        MOVED_ON
+    }
+}

@@ -1,0 +1,112 @@
+package rosinedpeg.web.bench;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
+import org.hibernate.annotations.TenantId;
+import org.hibernate.type.SqlTypes;
+
+/** One change of strings, with the plan it follows as it was when the run began. */
+@Entity
+@Table(name = "run")
+class RunEntity {
+
+    enum Outcome {
+        OPEN,
+        FINISHED,
+        ENDED
+    }
+
+    @Id
+    private UUID id;
+
+    @TenantId
+    private UUID workshopId;
+
+    private UUID instrumentId;
+
+    @Enumerated(EnumType.STRING)
+    private Reason reason;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String plan;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String replacements;
+
+    private boolean keepOld;
+    private Instant startedAt;
+    private String startedBy;
+
+    @Enumerated(EnumType.STRING)
+    private Outcome outcome;
+
+    private Instant endedAt;
+
+    protected RunEntity() {}
+
+    RunEntity(
+            UUID instrumentId,
+            Reason reason,
+            String plan,
+            String replacements,
+            boolean keepOld,
+            Instant startedAt,
+            String startedBy) {
+        this.id = UUID.randomUUID();
+        this.instrumentId = instrumentId;
+        this.reason = reason;
+        this.plan = plan;
+        this.replacements = replacements;
+        this.keepOld = keepOld;
+        this.startedAt = startedAt;
+        this.startedBy = startedBy;
+        this.outcome = Outcome.OPEN;
+    }
+
+    void close(Outcome outcome, Instant at) {
+        this.outcome = outcome;
+        this.endedAt = at;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID instrumentId() {
+        return instrumentId;
+    }
+
+    Reason reason() {
+        return reason;
+    }
+
+    String plan() {
+        return plan;
+    }
+
+    String replacements() {
+        return replacements;
+    }
+
+    boolean keepOld() {
+        return keepOld;
+    }
+
+    Instant startedAt() {
+        return startedAt;
+    }
+
+    String startedBy() {
+        return startedBy;
+    }
+
+    Instant endedAt() {
+        return endedAt;
+    }
+}

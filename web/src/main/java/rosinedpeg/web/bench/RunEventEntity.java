@@ -1,0 +1,107 @@
+package rosinedpeg.web.bench;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.TenantId;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.strings.Position;
+
+/** A row of a run's ledger. */
+@Entity
+@Immutable
+@Table(name = "run_event")
+class RunEventEntity {
+
+    enum Kind {
+        STEP_DONE,
+        STEP_SKIPPED,
+        PITCH_READ,
+        GAP_READ,
+        NOTED,
+        UNDONE,
+        ENDED
+    }
+
+    @Id
+    private UUID id;
+
+    @TenantId
+    private UUID workshopId;
+
+    private UUID runId;
+    private long sequence;
+    private UUID press;
+
+    @Enumerated(EnumType.STRING)
+    private Kind kind;
+
+    private Integer step;
+
+    @Enumerated(EnumType.STRING)
+    private Position position;
+
+    private Double value;
+    private String text;
+    private Long undone;
+    private Instant recordedAt;
+    private String recordedBy;
+
+    protected RunEventEntity() {}
+
+    RunEventEntity(UUID runId, UUID press, BenchEvent event, String recordedBy) {
+        this.id = UUID.randomUUID();
+        this.runId = runId;
+        this.press = press;
+        this.sequence = event.sequence();
+        this.recordedAt = event.at();
+        this.recordedBy = recordedBy;
+        if (event instanceof BenchEvent.StepDone done) {
+            kind = Kind.STEP_DONE;
+            step = done.step();
+        } else if (event instanceof BenchEvent.StepSkipped skipped) {
+            kind = Kind.STEP_SKIPPED;
+            step = skipped.step();
+        } else if (event instanceof BenchEvent.PitchRead read) {
+            kind = Kind.PITCH_READ;
+            position = read.position();
+            value = read.cents();
+        } else if (event instanceof BenchEvent.GapRead read) {
+            kind = Kind.GAP_READ;
+            value = read.gapMm();
+        } else if (event instanceof BenchEvent.Noted noted) {
+            kind = Kind.NOTED;
+            text = noted.text();
+        } else if (event instanceof BenchEvent.Undone taken) {
+            kind = Kind.UNDONE;
+            undone = taken.undone();
+        } else {
+            kind = Kind.ENDED;
+        }
+    }
+
+    BenchEvent event() {
+        return switch (kind) {
+            case STEP_DONE -> new BenchEvent.StepDone(sequence, recordedAt, step);
+            case STEP_SKIPPED -> new BenchEvent.StepSkipped(sequence, recordedAt, step);
+            case PITCH_READ -> new BenchEvent.PitchRead(sequence, recordedAt, position, value);
+            case GAP_READ -> new BenchEvent.GapRead(sequence, recordedAt, value);
+            case NOTED -> new BenchEvent.Noted(sequence, recordedAt, text);
+            case UNDONE -> new BenchEvent.Undone(sequence, recordedAt, undone);
+            case ENDED -> new BenchEvent.Ended(sequence, recordedAt);
+        };
+    }
+
+    UUID runId() {
+        return runId;
+    }
+
+    UUID press() {
+        return press;
+    }
+}

@@ -1,0 +1,79 @@
+package rosinedpeg.web.bench;
+
+import java.util.List;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Words;
+
+/** Puts a step of a plan into words. In templates: {@code @steps}. */
+@Component("steps")
+public class StepWords {
+
+    private final Words words;
+
+    StepWords(Words words) {
+        this.words = words;
+    }
+
+    /** {@return what is to be done, in a few words} */
+    public String title(Step step, ChangePlan plan) {
+        return say(step, plan, "title");
+    }
+
+    /** {@return how it is done and why} */
+    public String how(Step step, ChangePlan plan) {
+        return say(step, plan, "how");
+    }
+
+    /** {@return what ends it, as the words of the button} */
+    public String ends(Step step, ChangePlan plan) {
+        return say(step, plan, "ends");
+    }
+
+    /** {@return string and open note, as II, A} */
+    public String string(Position position, ChangePlan plan) {
+        return words.say(
+                "string.named", position, plan.setUp().openString(position).letter());
+    }
+
+    /** {@return several strings, as II and III} */
+    public String list(List<Position> positions) {
+        return words.list(positions);
+    }
+
+    /** {@return the part of the instrument a step happens at, as peg II} */
+    public String place(Step step) {
+        String key = "place." + step.kind().place();
+        return step.position() == null || step.kind().place() == Place.FINGERBOARD
+                ? words.say(step.kind().place() == Place.FINGERBOARD ? key : key + ".whole")
+                : words.say(key, step.position());
+    }
+
+    private String say(Step step, ChangePlan plan, String part) {
+        String roman = step.position() == null ? "" : step.position().name();
+        String note = step.position() == null
+                ? ""
+                : plan.setUp().openString(step.position()).letter();
+        String material = step.materials().isEmpty() ? "" : words.say("material." + treatment(step));
+        String turns = figure(step, StepFigure.TURNS, 1);
+        String tip = figure(step, StepFigure.TIP, 0);
+        return words.say("step." + step.kind() + "." + part, roman, note, material, turns, tip);
+    }
+
+    /** The last material named is the one that treats the peg. */
+    private static Material treatment(Step step) {
+        return step.materials().get(step.materials().size() - 1);
+    }
+
+    private static String figure(Step step, StepFigure figure, int decimals) {
+        return step.figures().containsKey(figure)
+                ? Say.number(step.figures().get(figure).value(), decimals)
+                : "";
+    }
+}

@@ -1,0 +1,3 @@
+/** Runs: one change of strings each, led step by step and kept as a ledger. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawer", "drawing"})
+package rosinedpeg.web.bench;

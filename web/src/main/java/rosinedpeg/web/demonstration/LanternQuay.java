@@ -1,0 +1,247 @@
+package rosinedpeg.web.demonstration;
+
+import static rosinedpeg.core.strings.Position.I;
+import static rosinedpeg.core.strings.Position.II;
+import static rosinedpeg.core.strings.Position.III;
+import static rosinedpeg.core.strings.Position.IV;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.account.Accounts;
+import rosinedpeg.web.bench.BenchEntry;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.diary.Diary;
+import rosinedpeg.web.diary.Occasion;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.settling.Settlings;
+
+/**
+ * Loads Lantern Quay into an empty database: a floating theatre on a reservoir, its pit band's strings, one bench under
+ * the stage, and a lending shelf of children's sizes. Dates are counted from the day it is loaded.
+ */
+@Component
+@ConditionalOnBooleanProperty("peg.demo")
+class LanternQuay implements ApplicationRunner {
+
+    private static final String PASSWORD = "under-the-stage";
+    private static final ZoneId ZONE = ZoneId.of("Europe/London");
+
+    private final Accounts accounts;
+    private final InventedStrings strings;
+    private final Instruments instruments;
+    private final Benches benches;
+    private final Settlings settlings;
+    private final Diary diary;
+    private final Clock clock;
+    private final TransactionTemplate transaction;
+
+    LanternQuay(
+            Accounts accounts,
+            InventedStrings strings,
+            Instruments instruments,
+            Benches benches,
+            Settlings settlings,
+            Diary diary,
+            Clock clock,
+            PlatformTransactionManager transactions) {
+        this.accounts = accounts;
+        this.strings = strings;
+        this.instruments = instruments;
+        this.benches = benches;
+        this.settlings = settlings;
+        this.diary = diary;
+        this.clock = clock;
+        this.transaction = new TransactionTemplate(transactions);
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (accounts.anyWorkshop()) {
+            return;
+        }
+        UUID workshop = UUID.randomUUID();
+        CurrentWorkshop.in(
+                workshop,
+                () -> transaction.execute(status -> {
+                    accounts.openWorkshop(workshop, "Lantern Quay", ZONE);
+                    accounts.add(workshop, "bench", "Bench under the stage", Role.TECHNICIAN, PASSWORD);
+                    accounts.add(workshop, "keeper", "Keeper of the shelf", Role.KEEPER, PASSWORD);
+                    accounts.add(workshop, "pit", "Pit 1", Role.PLAYER, PASSWORD);
+                    load();
+                    return null;
+                }));
+    }
+
+    private void load() {
+        enter("Pit rehearsal", Steadiness.REHEARSAL, 2, LocalTime.of(18, 30));
+        enter("Dress rehearsal", Steadiness.REHEARSAL, 10, LocalTime.of(18, 30));
+        enter("Opening night", Steadiness.CONCERT, 12, LocalTime.of(19, 30));
+
+        Map<Position, StringKind> sluice = strings.violin("Sluice");
+        Map<Position, StringKind> ember = strings.violinGut("Ember");
+        Map<Position, StringKind> sprat = strings.halfViolin("Sprat");
+        Map<Position, StringKind> minnow = strings.quarterViolin("Minnow");
+        Map<Position, StringKind> reed = strings.viola("Reed");
+        Map<Position, StringKind> barge = strings.cello("Barge");
+        Map<Position, StringKind> keel = strings.bass("Keel");
+
+        UUID pit1 = add("Pit 1 violin", Family.VIOLIN, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
+        measure(
+                pit1,
+                Map.of(
+                        Quantity.VIBRATING_LENGTH, 328.5,
+                        Quantity.BRIDGE_HEIGHT, 33.2,
+                        Quantity.AFTERLENGTH, 55.0,
+                        Quantity.BACK_ANGLE, 13.8));
+        fit(pit1, sluice, Map.of(I, 24, II, 124, III, 60, IV, 60));
+
+        UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
+        measure(pit2, Map.of(Quantity.VIBRATING_LENGTH, 326.0));
+        fit(pit2, sluice, Map.of(I, 40, II, 90, III, 50, IV, 50));
+        UUID settling = instruments.fit(pit2, II, sluice.get(II).id(), hoursAgo(19), 0, Set.of(), true);
+        settlings.read(settling, UUID.randomUUID(), hoursAgo(17.5), -63, true);
+        settlings.read(settling, UUID.randomUUID(), hoursAgo(14), -48, true);
+        settlings.read(settling, UUID.randomUUID(), hoursAgo(3), -71, true);
+
+        UUID pit3 = add("Pit 3 violin", Family.VIOLIN, "4/4", 10, Demand.CONCERT, TailEnd.FORK_TUNER);
+        fit(pit3, ember, Map.of(I, 20, II, 34, III, 34, IV, 34));
+
+        UUID pit5 = add("Pit 5 viola", Family.VIOLA, "16½", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
+        fit(pit5, reed, Map.of(I, 60, II, 140, III, 70, IV, 70));
+        halfDone(pit5, reed.get(II));
+
+        UUID pit6 = add("Pit 6 viola", Family.VIOLA, "16", 9, Demand.CONCERT, TailEnd.FORK_TUNER);
+        measure(pit6, Map.of(Quantity.VIBRATING_LENGTH, 371.0, Quantity.BRIDGE_HEIGHT, 38.5));
+        fit(pit6, reed, Map.of(I, 80, II, 80, III, 115, IV, 80));
+
+        UUID pit8 = add("Pit 8 cello", Family.CELLO, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
+        measure(pit8, Map.of(Quantity.VIBRATING_LENGTH, 691.0));
+        fit(pit8, barge, Map.of(II, 160, III, 160, IV, 160));
+        instruments.fit(
+                pit8,
+                I,
+                barge.get(I).id(),
+                daysAgo(160),
+                0,
+                Set.of(WearSign.WINDING_OPEN, WearSign.COLOUR_GONE),
+                false);
+
+        UUID pit9 = add("Pit 9 cello", Family.CELLO, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
+        fit(pit9, barge, Map.of(I, 70, II, 70, III, 70, IV, 70));
+
+        UUID pit11 = add("Pit 11 bass", Family.BASS, "3/4", 12, Demand.STUDY, TailEnd.SLOT);
+        measure(pit11, Map.of(Quantity.VIBRATING_LENGTH, 1058.0));
+        fit(pit11, keel, Map.of(I, 300, II, 300, III, 300, IV, 420));
+
+        UUID half = add("Lending ½ violin 3", Family.VIOLIN, "1/2", 3, Demand.LOAN, TailEnd.FORK_TUNER);
+        for (Position position : List.of(I, II, III, IV)) {
+            instruments.fit(half, position, sprat.get(position).id(), null, 0, Set.of(), false);
+        }
+
+        UUID quarter = add("Lending ¼ violin 1", Family.VIOLIN, "1/4", 2, Demand.LOAN, TailEnd.FORK_TUNER);
+        fit(quarter, minnow, Map.of(I, 200, II, 200, III, 200, IV, 200));
+    }
+
+    private UUID add(String name, Family family, String size, double hoursPerWeek, Demand demand, TailEnd firstTuner) {
+        return instruments.add(new NewInstrument(
+                name,
+                Size.of(family, size),
+                false,
+                new ReferenceA(demand == Demand.LOAN ? 440 : 442),
+                List.of(firstTuner, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                hoursPerWeek,
+                demand));
+    }
+
+    private void measure(UUID instrument, Map<Quantity, Double> values) {
+        values.forEach((quantity, value) -> instruments.measure(
+                instrument, quantity, value, daysAgo(30).atZone(ZONE).toLocalDate()));
+    }
+
+    private void fit(UUID instrument, Map<Position, StringKind> set, Map<Position, Integer> daysAgo) {
+        daysAgo.forEach((position, days) ->
+                instruments.fit(instrument, position, set.get(position).id(), daysAgo(days), 0, Set.of(), false));
+    }
+
+    /** Leaves a run at the moment the new string is to be locked at its peg. */
+    private void halfDone(UUID instrumentId, StringKind kind) {
+        Instrument instrument = instruments.get(instrumentId);
+        ChangePlan plan = ChangePlanner.plan(new ChangeRequest(
+                instrument.setUp(),
+                instrument.specs(),
+                Map.of(II, kind.spec()),
+                Map.of(),
+                Map.of(),
+                Schools.USUAL,
+                LoadBands.USUAL));
+        UUID run = benches.start(instrumentId, plan, Map.of(II, kind.id()), Reason.BEFORE_PERFORMANCE, true);
+        List<BenchEntry> entries = new ArrayList<>();
+        for (Step step : plan.steps()) {
+            if (step.kind() == StepKind.LOCK_FAR_SIDE_THEN_CROSS) {
+                break;
+            }
+            if (step.kind() == StepKind.TUNE_AND_STRAIGHTEN) {
+                entries.add(new BenchEntry.Gap(0.4));
+            }
+            entries.add(new BenchEntry.Done(step.index()));
+        }
+        for (int i = 0; i < entries.size(); i++) {
+            benches.record(run, UUID.randomUUID(), i, entries.get(i));
+        }
+    }
+
+    private void enter(String name, Steadiness steadiness, int inDays, LocalTime time) {
+        Instant begins = clock.instant()
+                .atZone(ZONE)
+                .toLocalDate()
+                .plusDays(inDays)
+                .atTime(time)
+                .atZone(ZONE)
+                .toInstant();
+        diary.enter(new Occasion(name, steadiness, begins));
+    }
+
+    private Instant daysAgo(int days) {
+        return clock.instant().minus(Duration.ofDays(days));
+    }
+
+    private Instant hoursAgo(double hours) {
+        return clock.instant().minusSeconds(Math.round(hours * 3600));
+    }
+}

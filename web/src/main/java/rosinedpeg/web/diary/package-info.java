@@ -1,0 +1,3 @@
+/** The dates the strings have to be ready for. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+package rosinedpeg.web.diary;

@@ -1,0 +1,3 @@
+/** The kinds of string the workshop works with. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+package rosinedpeg.web.drawer;

@@ -1,0 +1,280 @@
+package rosinedpeg.web.drawing;
+
+import static rosinedpeg.web.drawing.Stroke.curve;
+import static rosinedpeg.web.drawing.Stroke.line;
+import static rosinedpeg.web.drawing.Stroke.move;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * An instrument from the front, scroll up, in millimetres: the bass side is on the left, on the right for a left-handed
+ * set-up. Strings, nut, pegs, bridge and tailpiece stand where the set-up says; the body's outline is that of a usual
+ * instrument of the same vibrating length.
+ *
+ * @param viewBox what is seen of it
+ * @param body outline of the body
+ * @param soundHoles the two f-holes
+ * @param pegbox outline of the pegbox
+ * @param scroll its curl
+ * @param fingerboard its outline
+ * @param nut a line
+ * @param bridge a line
+ * @param tailpiece its outline
+ * @param pegs shafts with their heads
+ * @param strings the strings, thickness to scale
+ * @param ring the place of the step, null when it is the whole instrument
+ */
+public record InstrumentDrawing(
+        String viewBox,
+        String body,
+        List<Stroke> soundHoles,
+        String pegbox,
+        String scroll,
+        String fingerboard,
+        String nut,
+        String bridge,
+        String tailpiece,
+        List<Stroke> pegs,
+        List<Stroke> strings,
+        Ring ring) {
+
+    /** Share of the vibrating length that lies over the neck. */
+    private static final double NECK_SHARE = 130 / 328.0;
+
+    private static final double BOARD_SHARE = 0.825;
+
+    /**
+     * Draws an instrument.
+     *
+     * @param setUp its geometry
+     * @param diametersMm thickness of each string
+     * @param states how each string is drawn
+     * @param place the part a step happens at
+     * @param position the string the step is for, or null
+     * @return the drawing
+     */
+    public static InstrumentDrawing of(
+            SetUp setUp,
+            Map<Position, Double> diametersMm,
+            Map<Position, StringState> states,
+            Place place,
+            Position position) {
+        double length = setUp.value(Quantity.VIBRATING_LENGTH);
+        double after = setUp.value(Quantity.AFTERLENGTH);
+        double body = length * bodyShare(setUp.family());
+        double bodyTop = length * NECK_SHARE;
+        double hand = setUp.leftHanded() ? -1 : 1;
+        double nutHalf = setUp.value(Quantity.NUT_SPACING) / 2;
+        double boardHalf = nutHalf * 1.42;
+        double bridgeHalf = setUp.value(Quantity.BRIDGE_SPACING) / 2;
+        double boardEnd = length * BOARD_SHARE;
+        double boardEndHalf = boardHalf + (bridgeHalf * 1.12 - boardHalf) * BOARD_SHARE;
+        double furthest = setUp.positions().stream()
+                .mapToDouble(p -> setUp.value(Quantity.nutToPeg(p)))
+                .max()
+                .orElseThrow();
+        double boxEnd = -furthest * 1.22;
+        double boxEndHalf = boardHalf * 0.74;
+        double curl = boardHalf * 1.05;
+
+        List<Stroke> pegs = new ArrayList<>();
+        List<Stroke> strings = new ArrayList<>();
+        for (Position p : setUp.positions()) {
+            double pegY = -setUp.value(Quantity.nutToPeg(p));
+            double side = (p.number() <= 2 ? 1 : -1) * hand;
+            double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
+            double out = side * (boardHalf + shaft * 1.7);
+            String state = p == position && place == Place.PEG ? "marked" : "plain";
+            pegs.add(new Stroke(move(-side * boardHalf * 0.85, pegY) + line(out, pegY), shaft * 0.8, "shaft-" + state));
+            pegs.add(new Stroke(move(out, pegY) + line(out + side * shaft * 1.6, pegY), shaft * 2.1, "head-" + state));
+            strings.add(string(setUp, p, hand, diametersMm.getOrDefault(p, 0.6), states.get(p)));
+        }
+        double top = boxEnd - curl * 2.6;
+        double bottom = bodyTop + body * 1.03;
+        double half = body * 0.34;
+        return new InstrumentDrawing(
+                Stroke.number(-half) + " " + Stroke.number(top) + " " + Stroke.number(2 * half) + " "
+                        + Stroke.number(bottom - top),
+                body(bodyTop, body),
+                List.of(soundHole(1, length, body), soundHole(-1, length, body)),
+                move(-boardHalf, 0) + line(-boxEndHalf, boxEnd) + line(boxEndHalf, boxEnd) + line(boardHalf, 0) + "Z",
+                scroll(boxEnd, curl),
+                move(-boardHalf, 0)
+                        + line(-boardEndHalf, boardEnd)
+                        + line(boardEndHalf, boardEnd)
+                        + line(boardHalf, 0)
+                        + "Z",
+                move(-boardHalf, 0) + line(boardHalf, 0),
+                move(-bridgeHalf * 1.2, length) + line(bridgeHalf * 1.2, length),
+                move(-bridgeHalf * 0.78, length + after)
+                        + line(-bridgeHalf * 0.42, bodyTop + body * 0.975)
+                        + line(bridgeHalf * 0.42, bodyTop + body * 0.975)
+                        + line(bridgeHalf * 0.78, length + after)
+                        + "Z",
+                pegs,
+                strings,
+                ring(setUp, hand, place, position, half));
+    }
+
+    private static double bodyShare(Family family) {
+        return switch (family) {
+            case VIOLIN -> 356 / 328.0;
+            case VIOLA -> 1 / 0.912;
+            case CELLO -> 755 / 692.0;
+            case BASS -> 1110 / 1055.0;
+        };
+    }
+
+    private static String body(double top, double length) {
+        return move(0, top) + half(1, top, length, false) + half(-1, top, length, true) + "Z";
+    }
+
+    /** One side of the outline; widths and heights as shares of the body's length. */
+    private static String half(double side, double top, double length, boolean upwards) {
+        double[][] points = {
+            {0, 0},
+            {0.09, -0.012},
+            {0.236, 0.025},
+            {0.236, 0.175},
+            {0.236, 0.26},
+            {0.188, 0.315},
+            {0.212, 0.368},
+            {0.17, 0.385},
+            {0.155, 0.43},
+            {0.155, 0.485},
+            {0.155, 0.55},
+            {0.185, 0.59},
+            {0.258, 0.612},
+            {0.238, 0.66},
+            {0.292, 0.7},
+            {0.292, 0.79},
+            {0.292, 0.945},
+            {0.13, 1.0},
+            {0, 1}
+        };
+        StringBuilder path = new StringBuilder();
+        int last = points.length - 1;
+        for (int i = 1; i < points.length; i += 3) {
+            double[] a = points[upwards ? last - i : i];
+            double[] b = points[upwards ? last - i - 1 : i + 1];
+            double[] c = points[upwards ? last - i - 2 : i + 2];
+            path.append(curve(
+                    side * a[0] * length,
+                    top + a[1] * length,
+                    side * b[0] * length,
+                    top + b[1] * length,
+                    side * c[0] * length,
+                    top + c[1] * length));
+        }
+        return path.toString();
+    }
+
+    private static Stroke soundHole(double side, double bridgeY, double body) {
+        double x = side * body;
+        return new Stroke(
+                move(x * 0.083, bridgeY - body * 0.088)
+                        + curve(
+                                x * 0.058,
+                                bridgeY - body * 0.118,
+                                x * 0.118,
+                                bridgeY - body * 0.125,
+                                x * 0.113,
+                                bridgeY - body * 0.06)
+                        + curve(x * 0.106, bridgeY, x * 0.125, bridgeY, x * 0.121, bridgeY + body * 0.06)
+                        + curve(
+                                x * 0.118,
+                                bridgeY + body * 0.125,
+                                x * 0.178,
+                                bridgeY + body * 0.115,
+                                x * 0.158,
+                                bridgeY + body * 0.085),
+                body * 0.0105,
+                "sound-hole");
+    }
+
+    private static String scroll(double boxEnd, double curl) {
+        return move(-curl * 0.7, boxEnd)
+                + curve(-curl * 0.9, boxEnd - curl * 1.5, curl * 0.9, boxEnd - curl * 2.3, curl * 0.95, boxEnd - curl)
+                + curve(
+                        curl * 0.9,
+                        boxEnd - curl * 0.2,
+                        -curl * 0.2,
+                        boxEnd - curl * 0.3,
+                        -curl * 0.1,
+                        boxEnd - curl * 0.95)
+                + curve(0, boxEnd - curl * 1.35, curl * 0.5, boxEnd - curl * 1.25, curl * 0.42, boxEnd - curl * 0.9);
+    }
+
+    private static Stroke string(SetUp setUp, Position position, double hand, double diameterMm, StringState state) {
+        double length = setUp.value(Quantity.VIBRATING_LENGTH);
+        double atNut = hand * setUp.xAtNutMm(position);
+        double atBridge = hand * setUp.xAtBridgeMm(position);
+        double pegY = -setUp.value(Quantity.nutToPeg(position));
+        double tailY = length + setUp.value(Quantity.AFTERLENGTH);
+        StringState drawn = state == null ? StringState.ON : state;
+        String upper = drawn == StringState.SET_ASIDE
+                ? move(atNut * 0.55, pegY) + line(atNut * 1.35, 0)
+                : move(atNut * 0.55, pegY) + line(atNut, 0);
+        return new Stroke(
+                upper + line(atBridge, length) + line(atBridge * 0.62, tailY),
+                Math.max(diameterMm, length / 700),
+                drawn.name().toLowerCase().replace('_', '-'));
+    }
+
+    private static Ring ring(SetUp setUp, double hand, Place place, Position position, double half) {
+        double length = setUp.value(Quantity.VIBRATING_LENGTH);
+        double radius = length * 0.065;
+        double sideOfPosition = position == null ? 1 : hand * Math.signum(setUp.xAtBridgeMm(position));
+        return switch (place) {
+            case WHOLE -> null;
+            case PEG ->
+                position == null
+                        ? null
+                        : new Ring(
+                                sideOfPosition * setUp.value(Quantity.NUT_SPACING),
+                                -setUp.value(Quantity.nutToPeg(position)),
+                                radius * 1.15,
+                                half);
+            case NUT -> new Ring(position == null ? 0 : hand * setUp.xAtNutMm(position), 0, radius * 0.7, half);
+            case FINGERBOARD -> new Ring(0, length * 0.35, radius * 1.5, half);
+            case BRIDGE ->
+                position == null
+                        ? new Ring(0, length, radius * 1.2, half)
+                        : new Ring(hand * setUp.xAtBridgeMm(position), length, radius * 0.7, half);
+            case TAIL ->
+                new Ring(
+                        position == null ? 0 : hand * setUp.xAtBridgeMm(position) * 0.62,
+                        length + setUp.value(Quantity.AFTERLENGTH),
+                        radius * 0.7,
+                        half);
+        };
+    }
+
+    /**
+     * The ring round the place of a step, and where its label stands.
+     *
+     * @param x of its centre
+     * @param y of its centre
+     * @param radius of it
+     * @param half half the width of the drawing
+     */
+    public record Ring(double x, double y, double radius, double half) {
+
+        /** {@return where the line to the label starts} */
+        public double leaderX() {
+            return x + radius;
+        }
+
+        /** {@return where the label ends, at the right edge of the drawing} */
+        public double labelX() {
+            return half * 0.97;
+        }
+    }
+}

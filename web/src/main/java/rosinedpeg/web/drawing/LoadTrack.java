@@ -1,0 +1,82 @@
+package rosinedpeg.web.drawing;
+
+import java.util.ArrayList;
+import java.util.List;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Step;
+
+/**
+ * The load left on both feet, step by step through a plan.
+ *
+ * @param width of the drawing
+ * @param height of the drawing
+ * @param treble the line of the treble foot
+ * @param bass the line of the bass foot
+ * @param bands where the bands of the post's load end
+ * @param dots one for every step
+ */
+public record LoadTrack(double width, double height, String treble, String bass, List<BandLine> bands, List<Dot> dots) {
+
+    private static final double LEFT = 58;
+    private static final double RIGHT = 16;
+    private static final double TOP = 12;
+    private static final double DOTS = 22;
+    private static final double HIGHEST_SHARE = 1.25;
+
+    /**
+     * Draws the track of a plan.
+     *
+     * @param plan the plan
+     * @param now the index of the step in hand, or −1
+     * @param width of the drawing
+     * @param height of the drawing
+     * @return the drawing
+     */
+    public static LoadTrack of(ChangePlan plan, int now, double width, double height) {
+        double across = (width - LEFT - RIGHT) / plan.steps().size();
+        List<Dot> dots = new ArrayList<>();
+        StringBuilder treble = new StringBuilder(Stroke.move(LEFT, y(1, height)));
+        StringBuilder bass = new StringBuilder(Stroke.move(LEFT, y(1, height)));
+        for (Step step : plan.steps()) {
+            double from = LEFT + step.index() * across;
+            for (double x : new double[] {from, from + across}) {
+                treble.append(Stroke.line(x, y(step.sharesAfter().treble(), height)));
+                bass.append(Stroke.line(x, y(step.sharesAfter().bass(), height)));
+            }
+            String state = step.index() < now ? "done" : step.index() == now ? "now" : "to-come";
+            dots.add(new Dot(from + across / 2, height - DOTS / 2, state, step.bandAfter()));
+        }
+        return new LoadTrack(
+                width,
+                height,
+                treble.toString(),
+                bass.toString(),
+                List.of(
+                        new BandLine(1, y(1, height)),
+                        new BandLine(plan.bands().heldFrom(), y(plan.bands().heldFrom(), height)),
+                        new BandLine(plan.bands().thinFrom(), y(plan.bands().thinFrom(), height))),
+                dots);
+    }
+
+    private static double y(double share, double height) {
+        double clamped = Math.max(-0.05, Math.min(share, HIGHEST_SHARE));
+        return TOP + (HIGHEST_SHARE - clamped) / HIGHEST_SHARE * (height - TOP - DOTS - 6);
+    }
+
+    /** {@return where the lines start} */
+    public double left() {
+        return LEFT;
+    }
+
+    /** {@return where the lines end} */
+    public double right() {
+        return width - RIGHT;
+    }
+
+    /** The end of a band. */
+    public record BandLine(double share, double y) {}
+
+    /** A step. */
+    public record Dot(double x, double y, String state, LoadBand band) {}
+}

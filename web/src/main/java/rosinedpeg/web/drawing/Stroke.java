@@ -1,0 +1,31 @@
+package rosinedpeg.web.drawing;
+
+import java.util.Locale;
+
+/**
+ * A line of a drawing.
+ *
+ * @param path SVG path data
+ * @param width stroke width in drawing units
+ * @param state what the line stands for, completing a style class
+ */
+public record Stroke(String path, double width, String state) {
+
+    static String number(double value) {
+        String text = String.format(Locale.ROOT, "%.2f", value);
+        return text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+    }
+
+    static String move(double x, double y) {
+        return "M" + number(x) + " " + number(y);
+    }
+
+    static String line(double x, double y) {
+        return "L" + number(x) + " " + number(y);
+    }
+
+    static String curve(double x1, double y1, double x2, double y2, double x, double y) {
+        return "C" + number(x1) + " " + number(y1) + " " + number(x2) + " " + number(y2) + " " + number(x) + " "
+                + number(y);
+    }
+}

@@ -1,0 +1,3 @@
+/** Drawings worked out to scale from the core's geometry. Templates only put them into SVG. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+package rosinedpeg.web.drawing;

@@ -1,0 +1,109 @@
+package rosinedpeg.web.instrument;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.hibernate.annotations.TenantId;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.WearSign;
+
+/** One string on one instrument, from the day it went on to the day it came off. */
+@Entity
+@Table(name = "fitted_string")
+class FittedStringEntity {
+
+    @Id
+    private UUID id;
+
+    @TenantId
+    private UUID workshopId;
+
+    private UUID instrumentId;
+
+    @Enumerated(EnumType.STRING)
+    private Position position;
+
+    private UUID kindId;
+    private Instant fittedAt;
+    private double hoursBefore;
+    private List<String> signs;
+    private Instant removedAt;
+    private boolean kept;
+
+    @Version
+    private int version;
+
+    protected FittedStringEntity() {}
+
+    FittedStringEntity(
+            UUID instrumentId,
+            Position position,
+            UUID kindId,
+            Instant fittedAt,
+            double hoursBefore,
+            Set<WearSign> signs) {
+        this.id = UUID.randomUUID();
+        this.instrumentId = instrumentId;
+        this.position = position;
+        this.kindId = kindId;
+        this.fittedAt = fittedAt;
+        this.hoursBefore = hoursBefore;
+        this.signs = new ArrayList<>(signs.stream().map(Enum::name).sorted().toList());
+    }
+
+    void remove(Instant at, boolean keep) {
+        this.removedAt = fittedAt != null && at.isBefore(fittedAt) ? fittedAt : at;
+        this.kept = keep;
+    }
+
+    void setSigns(Set<WearSign> seen) {
+        this.signs = new ArrayList<>(seen.stream().map(Enum::name).sorted().toList());
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    UUID instrumentId() {
+        return instrumentId;
+    }
+
+    Position position() {
+        return position;
+    }
+
+    UUID kindId() {
+        return kindId;
+    }
+
+    Instant fittedAt() {
+        return fittedAt;
+    }
+
+    Instant removedAt() {
+        return removedAt;
+    }
+
+    boolean kept() {
+        return kept;
+    }
+
+    double hoursBefore() {
+        return hoursBefore;
+    }
+
+    Set<WearSign> signs() {
+        Set<WearSign> set = EnumSet.noneOf(WearSign.class);
+        signs.forEach(sign -> set.add(WearSign.valueOf(sign)));
+        return set;
+    }
+}

@@ -1,0 +1,55 @@
+package rosinedpeg.web.instrument;
+
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.wear.Demand;
+
+/**
+ * An instrument as it stands.
+ *
+ * @param id its id
+ * @param name what it is called
+ * @param setUp its set-up
+ * @param hoursPerWeek how much it is played
+ * @param demand how fresh its strings are wanted
+ * @param strings the strings on it, I first
+ */
+public record Instrument(
+        UUID id, String name, SetUp setUp, double hoursPerWeek, Demand demand, List<StringOn> strings) {
+
+    /** {@return the string at a position, empty when none is recorded there} */
+    public Optional<StringOn> string(Position position) {
+        return strings.stream().filter(string -> string.position() == position).findFirst();
+    }
+
+    /** {@return whether every position has a recorded string} */
+    public boolean fullyStrung() {
+        return strings.size() == setUp.positions().size();
+    }
+
+    /** {@return the figures of the strings on it} */
+    public Map<Position, StringSpec> specs() {
+        Map<Position, StringSpec> specs = new EnumMap<>(Position.class);
+        strings.forEach(string -> specs.put(string.position(), string.kind().spec()));
+        return specs;
+    }
+
+    /** {@return whether this application can lead a change on it} */
+    public boolean canBePlanned() {
+        return fullyStrung() && setUp.family().restsOnLap();
+    }
+
+    /** {@return the string that most wants changing} */
+    public Optional<StringOn> mostWorn() {
+        return strings.stream()
+                .max(Comparator.comparing(StringOn::state)
+                        .thenComparing(string -> string.wear().worn()));
+    }
+}

@@ -1,0 +1,387 @@
+package rosinedpeg.web.instrument;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
+
+/** An instrument's page, its measurements and the strings on it. */
+@Controller
+class InstrumentController {
+
+    private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
+    private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
+    private static final Range HOURS_BEFORE = new Range(0, 5000, Unit.HOUR);
+
+    private final Instruments instruments;
+    private final StringKinds kinds;
+    private final Clock clock;
+
+    InstrumentController(Instruments instruments, StringKinds kinds, Clock clock) {
+        this.instruments = instruments;
+        this.kinds = kinds;
+        this.clock = clock;
+    }
+
+    @GetMapping("/instruments/{id}")
+    String one(@PathVariable UUID id, Model model) {
+        MeasureForm measure = new MeasureForm();
+        measure.setMeasuredOn(today().toString());
+        model.addAttribute("measure", measure);
+        return show(id, model);
+    }
+
+    @PostMapping("/instruments/{id}/measurements")
+    String measure(
+            @PathVariable UUID id,
+            @ModelAttribute("measure") MeasureForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        Instrument instrument = instruments.get(id);
+        Range range = form.getQuantity().rangeFor(instrument.setUp().size());
+        OptionalDouble value = Entry.number(result, "value", form.getValue(), range);
+        Optional<LocalDate> day = Entry.date(result, "measuredOn", form.getMeasuredOn(), EARLIEST, today());
+        if (value.isEmpty() || day.isEmpty()) {
+            return show(id, model);
+        }
+        instruments.measure(id, form.getQuantity(), value.getAsDouble(), day.get());
+        redirect.addFlashAttribute("notice", "instrument.measured");
+        return "redirect:/instruments/" + id + "#measurements";
+    }
+
+    @GetMapping("/instruments/{id}/strings/{position}")
+    String string(@PathVariable UUID id, @PathVariable Position position, Model model) {
+        StringForm form = new StringForm();
+        instruments.get(id).string(position).ifPresent(on -> {
+            form.setKind(on.kind().id());
+            form.setSigns(on.signs());
+            form.setSince(on.fittedAt()
+                    .map(at -> at.atZone(CurrentWorkshop.zone()).toLocalDate().toString())
+                    .orElse(""));
+        });
+        model.addAttribute("form", form);
+        return showString(id, position, model);
+    }
+
+    /** Records what was seen on the string that is on. */
+    @PostMapping("/instruments/{id}/strings/{position}/signs")
+    String look(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @RequestParam(required = false) Set<WearSign> signs,
+            RedirectAttributes redirect) {
+        instruments.look(id, position, signs == null ? Set.of() : signs);
+        redirect.addFlashAttribute("notice", "string.looked");
+        return "redirect:/instruments/" + id;
+    }
+
+    /** Records a string that was put on without the bench, or one found on the instrument. */
+    @PostMapping("/instruments/{id}/strings/{position}/found")
+    String found(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @ModelAttribute("form") StringForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        Instrument instrument = instruments.get(id);
+        boolean known = kindsFor(instrument, position).stream()
+                .anyMatch(kind -> kind.id().equals(form.getKind()));
+        if (!known) {
+            result.rejectValue("kind", "string.kind.missing");
+        }
+        Instant since = null;
+        if (!form.getSince().isBlank()) {
+            since = Entry.date(result, "since", form.getSince(), EARLIEST, today())
+                    .map(this::momentOf)
+                    .orElse(null);
+        }
+        OptionalDouble hours = Entry.number(result, "hoursBefore", form.getHoursBefore(), HOURS_BEFORE);
+        if (result.hasErrors()) {
+            return showString(id, position, model);
+        }
+        instruments.fit(id, position, form.getKind(), since, hours.orElseThrow(), Set.of(), form.isKeepOld());
+        redirect.addFlashAttribute("notice", "string.recorded");
+        return "redirect:/instruments/" + id;
+    }
+
+    @GetMapping("/instruments/new")
+    String blank(@ModelAttribute("form") InstrumentForm form, Model model) {
+        return showNew(model);
+    }
+
+    @PostMapping("/instruments/new")
+    String add(
+            @ModelAttribute("form") InstrumentForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        Optional<String> name = Entry.text(result, "name", form.getName(), 60);
+        OptionalDouble hours = Entry.number(result, "hoursPerWeek", form.getHoursPerWeek(), HOURS_PER_WEEK);
+        OptionalDouble referenceA = Entry.number(result, "referenceA", form.getReferenceA(), ReferenceA.RANGE);
+        String[] size = form.getSize().split(" ", 2);
+        Size chosen = null;
+        try {
+            chosen = Size.of(Family.valueOf(size[0]), size.length > 1 ? size[1] : "");
+        } catch (IllegalArgumentException noSuchSize) {
+            result.rejectValue("size", "instrument.size.missing");
+        }
+        if (name.isPresent() && instruments.nameTaken(name.get())) {
+            result.rejectValue("name", "instrument.name.taken");
+        }
+        if (result.hasErrors()) {
+            return showNew(model);
+        }
+        UUID id = instruments.add(new NewInstrument(
+                name.orElseThrow(),
+                chosen,
+                form.isLeftHanded(),
+                new ReferenceA(referenceA.orElseThrow()),
+                List.of(form.getFirstTuner(), TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                hours.orElseThrow(),
+                form.getDemand()));
+        redirect.addFlashAttribute("notice", "instrument.added");
+        return "redirect:/instruments/" + id;
+    }
+
+    private String showNew(Model model) {
+        List<Size> sizes = new ArrayList<>();
+        for (Family family : Family.values()) {
+            sizes.addAll(Size.of(family));
+        }
+        model.addAttribute("sizes", sizes);
+        model.addAttribute("demands", Demand.values());
+        model.addAttribute("tailEnds", TailEnd.values());
+        return "instrument/new";
+    }
+
+    private String showString(UUID id, Position position, Model model) {
+        Instrument instrument = instruments.get(id);
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("position", position);
+        model.addAttribute("string", instrument.string(position).orElse(null));
+        model.addAttribute("kinds", kindsFor(instrument, position));
+        model.addAttribute("signs", WearSign.values());
+        return "instrument/string";
+    }
+
+    private List<StringKind> kindsFor(Instrument instrument, Position position) {
+        return kinds.of(instrument.setUp().family()).stream()
+                .filter(kind -> kind.spec().position() == position)
+                .toList();
+    }
+
+    private String show(UUID id, Model model) {
+        Instrument instrument = instruments.get(id);
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("strands", strands(instrument));
+        model.addAttribute("quantities", Quantity.values());
+        model.addAttribute("log", instruments.log(id));
+        model.addAttribute("now", clock.instant());
+        if (instrument.fullyStrung()) {
+            model.addAttribute(
+                    "load",
+                    new InstrumentLoad(instrument.setUp(), instrument.setUp().tensionsN(instrument.specs()))
+                            .fullyStrung());
+        }
+        return "instrument/one";
+    }
+
+    private static Strands strands(Instrument instrument) {
+        Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
+        instrument.strings().forEach(string -> strands.put(string.position(), string.strand("on")));
+        return Strands.of(instrument.setUp(), strands);
+    }
+
+    private LocalDate today() {
+        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+    }
+
+    /** A string found to be on since a day: noon, but never later than now. */
+    private Instant momentOf(LocalDate day) {
+        Instant noon = day.atTime(LocalTime.NOON).atZone(CurrentWorkshop.zone()).toInstant();
+        return noon.isAfter(clock.instant()) ? clock.instant() : noon;
+    }
+
+    /** A measurement as it is typed. */
+    static class MeasureForm {
+        private Quantity quantity = Quantity.VIBRATING_LENGTH;
+        private String value = "";
+        private String measuredOn = "";
+
+        public Quantity getQuantity() {
+            return quantity;
+        }
+
+        public void setQuantity(Quantity quantity) {
+            this.quantity = quantity;
+        }
+
+        public String getValue() {
+            return value;
+        }
+
+        public void setValue(String value) {
+            this.value = value;
+        }
+
+        public String getMeasuredOn() {
+            return measuredOn;
+        }
+
+        public void setMeasuredOn(String measuredOn) {
+            this.measuredOn = measuredOn;
+        }
+    }
+
+    /** A string that is on the instrument. */
+    static class StringForm {
+        private UUID kind;
+        private String since = "";
+        private String hoursBefore = "0";
+        private boolean keepOld;
+        private Set<WearSign> signs = EnumSet.noneOf(WearSign.class);
+
+        public UUID getKind() {
+            return kind;
+        }
+
+        public void setKind(UUID kind) {
+            this.kind = kind;
+        }
+
+        public String getSince() {
+            return since;
+        }
+
+        public void setSince(String since) {
+            this.since = since;
+        }
+
+        public String getHoursBefore() {
+            return hoursBefore;
+        }
+
+        public void setHoursBefore(String hoursBefore) {
+            this.hoursBefore = hoursBefore;
+        }
+
+        public boolean isKeepOld() {
+            return keepOld;
+        }
+
+        public void setKeepOld(boolean keepOld) {
+            this.keepOld = keepOld;
+        }
+
+        public Set<WearSign> getSigns() {
+            return signs;
+        }
+
+        public void setSigns(Set<WearSign> signs) {
+            this.signs = signs;
+        }
+    }
+
+    /** A new instrument. */
+    static class InstrumentForm {
+        private String name = "";
+        private String size = "VIOLIN 4/4";
+        private boolean leftHanded;
+        private String referenceA = "440";
+        private TailEnd firstTuner = TailEnd.FORK_TUNER;
+        private String hoursPerWeek = "5";
+        private Demand demand = Demand.STUDY;
+
+        public String getName() {
+            return name;
+        }
+
+        public void setName(String name) {
+            this.name = name;
+        }
+
+        public String getSize() {
+            return size;
+        }
+
+        public void setSize(String size) {
+            this.size = size;
+        }
+
+        public boolean isLeftHanded() {
+            return leftHanded;
+        }
+
+        public void setLeftHanded(boolean leftHanded) {
+            this.leftHanded = leftHanded;
+        }
+
+        public String getReferenceA() {
+            return referenceA;
+        }
+
+        public void setReferenceA(String referenceA) {
+            this.referenceA = referenceA;
+        }
+
+        public TailEnd getFirstTuner() {
+            return firstTuner;
+        }
+
+        public void setFirstTuner(TailEnd firstTuner) {
+            this.firstTuner = firstTuner;
+        }
+
+        public String getHoursPerWeek() {
+            return hoursPerWeek;
+        }
+
+        public void setHoursPerWeek(String hoursPerWeek) {
+            this.hoursPerWeek = hoursPerWeek;
+        }
+
+        public Demand getDemand() {
+            return demand;
+        }
+
+        public void setDemand(Demand demand) {
+            this.demand = demand;
+        }
+    }
+}

@@ -1,0 +1,112 @@
+package rosinedpeg.web.instrument;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.hibernate.annotations.TenantId;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.Demand;
+
+@Entity
+@Table(name = "instrument")
+class InstrumentEntity {
+
+    @Id
+    private UUID id;
+
+    @TenantId
+    private UUID workshopId;
+
+    private String name;
+
+    @Enumerated(EnumType.STRING)
+    private Family family;
+
+    private String size;
+    private boolean leftHanded;
+
+    @Column(name = "reference_a_hz")
+    private double referenceAHz;
+
+    private List<Integer> openStrings;
+    private List<String> tailEnds;
+    private double hoursPerWeek;
+
+    @Enumerated(EnumType.STRING)
+    private Demand demand;
+
+    private Instant createdAt;
+
+    @Version
+    private int version;
+
+    protected InstrumentEntity() {}
+
+    InstrumentEntity(NewInstrument wanted, Instant createdAt) {
+        this.id = UUID.randomUUID();
+        this.name = wanted.name();
+        this.family = wanted.size().family();
+        this.size = wanted.size().code();
+        this.leftHanded = wanted.leftHanded();
+        this.referenceAHz = wanted.referenceA().hertz();
+        this.openStrings =
+                new ArrayList<>(family.openStrings().stream().map(Pitch::midi).toList());
+        this.tailEnds =
+                new ArrayList<>(wanted.tailEnds().stream().map(Enum::name).toList());
+        this.hoursPerWeek = wanted.hoursPerWeek();
+        this.demand = wanted.demand();
+        this.createdAt = createdAt;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    String name() {
+        return name;
+    }
+
+    double hoursPerWeek() {
+        return hoursPerWeek;
+    }
+
+    Demand demand() {
+        return demand;
+    }
+
+    Size size() {
+        return Size.of(family, size);
+    }
+
+    SetUp setUp(Map<Quantity, Figure> measured) {
+        Map<Position, TailEnd> hung = new EnumMap<>(Position.class);
+        for (int i = 0; i < tailEnds.size(); i++) {
+            hung.put(Position.ofNumber(i + 1), TailEnd.valueOf(tailEnds.get(i)));
+        }
+        return new SetUp(
+                size(),
+                leftHanded,
+                new ReferenceA(referenceAHz),
+                openStrings.stream().map(Pitch::new).toList(),
+                measured,
+                hung);
+    }
+}

@@ -1,0 +1,12 @@
+package rosinedpeg.web.instrument;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface MeasurementRepository extends JpaRepository<MeasurementEntity, UUID> {
+
+    List<MeasurementEntity> findAllByOrderByMeasuredOnAscRecordedAtAsc();
+
+    List<MeasurementEntity> findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(UUID instrumentId);
+}

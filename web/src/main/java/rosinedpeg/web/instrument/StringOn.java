@@ -1,0 +1,86 @@
+package rosinedpeg.web.instrument;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawing.Strands;
+
+/**
+ * A string that is on an instrument now.
+ *
+ * @param fittedId the id of this very string
+ * @param position where it is
+ * @param kind what it is
+ * @param fittedAt since when; empty when nobody knows
+ * @param hours played on it, reckoned from the hours a week the instrument is played
+ * @param signs what was seen or heard
+ * @param wear how far it is used up; nothing but the signs when its age is unknown
+ * @param state what that asks for
+ * @param monthsLeft until it is due; 0 when it is due or its age is unknown
+ * @param tensionN its tension on this instrument at pitch
+ */
+public record StringOn(
+        UUID fittedId,
+        Position position,
+        StringKind kind,
+        Optional<Instant> fittedAt,
+        double hours,
+        Set<WearSign> signs,
+        Wear wear,
+        WearState state,
+        double monthsLeft,
+        double tensionN) {
+
+    private static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
+
+    static StringOn of(
+            FittedStringEntity fitted, StringKind kind, SetUp setUp, double hoursPerWeek, Demand demand, Instant now) {
+        Life life = Life.usual(setUp.family(), kind.spec());
+        double signs = Math.min(10, Wear.shareOf(fitted.signs()));
+        double tensionN = setUp.tensionN(kind.spec());
+        Instant since = fitted.fittedAt();
+        double ageHours =
+                since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
+        double hours = fitted.hoursBefore() + ageHours / (24 * 7) * hoursPerWeek;
+        Wear wear = new Wear(hours, ageHours / HOURS_PER_MONTH, signs, life);
+        double monthsLeft = since == null ? 0 : Math.max(0, wear.monthsLeft(demand.threshold(), hoursPerWeek));
+        WearState state = WearState.of(since == null, fitted.signs(), monthsLeft);
+        return new StringOn(
+                fitted.id(),
+                fitted.position(),
+                kind,
+                Optional.ofNullable(since),
+                hours,
+                fitted.signs(),
+                wear,
+                state,
+                monthsLeft,
+                tensionN);
+    }
+
+    /** {@return the day it is due, by the hours a week it is played} */
+    public Instant dueAt(Instant now) {
+        return now.plusSeconds(Math.round(monthsLeft * HOURS_PER_MONTH * 3600));
+    }
+
+    /** {@return how it is drawn; a string of unknown age as one that is nearly spent} */
+    public Strands.Strand strand(String drawnAs) {
+        double worn = fittedAt.isEmpty() ? Math.max(0.9, wear.worn()) : wear.worn();
+        return new Strands.Strand(
+                kind.spec().diameterMm(), drawnAs.equals("off") ? 0 : worn, fittedId.getMostSignificantBits(), drawnAs);
+    }
+
+    /** {@return how long it has been on} */
+    public Optional<Duration> age(Instant now) {
+        return fittedAt.map(since -> Duration.between(since, now));
+    }
+}

@@ -1,0 +1,208 @@
+package rosinedpeg.web.plan;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.fit.FitCheck;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.instrument.WearState;
+import rosinedpeg.web.platform.NotFoundException;
+
+/** Plans a change and takes it to the bench. */
+@Controller
+class PlanController {
+
+    private final Instruments instruments;
+    private final StringKinds kinds;
+    private final Benches benches;
+
+    PlanController(Instruments instruments, StringKinds kinds, Benches benches) {
+        this.instruments = instruments;
+        this.kinds = kinds;
+        this.benches = benches;
+    }
+
+    @GetMapping("/instruments/{id}/plan")
+    String plan(
+            @PathVariable UUID id,
+            @ModelAttribute("form") PlanForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        Optional<UUID> open = benches.openFor(id);
+        if (open.isPresent()) {
+            return "redirect:/bench/" + open.get();
+        }
+        Instrument instrument = plannable(id);
+        if (request.getParameterMap().isEmpty()) {
+            form.setStrings(due(instrument));
+        }
+        show(instrument, form, result, model);
+        return "true".equals(request.getHeader("HX-Request")) ? "plan/plan :: planned" : "plan/plan";
+    }
+
+    @PostMapping("/instruments/{id}/plan")
+    String start(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
+        Instrument instrument = plannable(id);
+        Optional<ChangePlan> plan = show(instrument, form, result, model);
+        boolean fits = model.getAttribute("fits") instanceof Map<?, ?> found
+                && found.values().stream()
+                        .flatMap(findings -> ((List<?>) findings).stream())
+                        .noneMatch(finding -> ((Finding) finding).stops());
+        if (result.hasErrors() || plan.isEmpty() || plan.get().refused() || !fits) {
+            return "plan/plan";
+        }
+        Map<Position, UUID> replacements = new EnumMap<>(Position.class);
+        form.getStrings()
+                .forEach(position -> replacements.put(position, form.getKinds().get(position)));
+        boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
+        UUID run;
+        try {
+            run = benches.start(id, plan.get(), replacements, form.getReason(), keepOld);
+        } catch (DataIntegrityViolationException pressedTwice) {
+            run = benches.openFor(id).orElseThrow(() -> pressedTwice);
+        }
+        return "redirect:/bench/" + run;
+    }
+
+    private Instrument plannable(UUID id) {
+        Instrument instrument = instruments.get(id);
+        if (!instrument.canBePlanned()) {
+            throw new NotFoundException("plan for " + id);
+        }
+        return instrument;
+    }
+
+    private static Set<Position> due(Instrument instrument) {
+        Set<Position> due = instrument.strings().stream()
+                .filter(string -> string.state().compareTo(WearState.DUE) >= 0)
+                .map(StringOn::position)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(Position.class)));
+        if (due.isEmpty()) {
+            instrument.mostWorn().map(StringOn::position).ifPresent(due::add);
+        }
+        return due;
+    }
+
+    /** Works the plan out from the form, as far as it goes. */
+    private Optional<ChangePlan> show(Instrument instrument, PlanForm form, BindingResult result, Model model) {
+        form.getStrings().retainAll(instrument.setUp().positions());
+        Map<Position, List<StringKind>> offered = new LinkedHashMap<>();
+        List<StringKind> ofFamily = kinds.of(instrument.setUp().family());
+        for (Position position : instrument.setUp().positions()) {
+            offered.put(
+                    position,
+                    ofFamily.stream()
+                            .filter(kind -> kind.spec().position() == position)
+                            .toList());
+            form.getKinds()
+                    .putIfAbsent(
+                            position,
+                            instrument.string(position).orElseThrow().kind().id());
+        }
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("offered", offered);
+        model.addAttribute("neighbours", neighbours(instrument));
+        model.addAttribute("reasons", Reason.values());
+        model.addAttribute("pegConditions", PegCondition.values());
+        model.addAttribute("offs", Schools.Off.values());
+        model.addAttribute("begins", Schools.Begin.values());
+        model.addAttribute("firstEnds", Schools.FirstEnd.values());
+        model.addAttribute("locks", Schools.Lock.values());
+        model.addAttribute("walls", Schools.Wall.values());
+        model.addAttribute("treatments", Schools.Treatment.values());
+        model.addAttribute("oldStringChoices", Schools.OldStrings.values());
+
+        Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
+        Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
+        Map<Position, List<Finding>> fits = new LinkedHashMap<>();
+        FitCheck check = new FitCheck(instrument.setUp(), instrument.specs());
+        for (Position position : form.getStrings()) {
+            StringKind kind = byId.get(form.getKinds().get(position));
+            if (kind == null) {
+                result.rejectValue("kinds[" + position + "]", "plan.kind.missing");
+            } else {
+                replacements.put(position, kind.spec());
+                fits.put(position, check.judge(position, kind.spec()));
+            }
+        }
+        model.addAttribute("fits", fits);
+        if (form.getStrings().isEmpty()) {
+            result.rejectValue("strings", "plan.strings.missing");
+        }
+        boolean wrongPosition = replacements.entrySet().stream()
+                .anyMatch(entry -> entry.getValue().position() != entry.getKey());
+        if (result.hasErrors() || wrongPosition) {
+            return Optional.empty();
+        }
+        ChangePlan plan = ChangePlanner.plan(new ChangeRequest(
+                instrument.setUp(),
+                instrument.specs(),
+                replacements,
+                asides(instrument, form),
+                form.getPegs().entrySet().stream()
+                        .filter(entry -> entry.getValue() != null)
+                        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
+                form.schools(),
+                LoadBands.USUAL));
+        model.addAttribute("plan", plan);
+        model.addAttribute("track", LoadTrack.of(plan, -1, 900, 190));
+        return Optional.of(plan);
+    }
+
+    private static Map<Position, Position> asides(Instrument instrument, PlanForm form) {
+        Map<Position, Position> asides = new EnumMap<>(Position.class);
+        form.getAsides().forEach((position, neighbour) -> {
+            if (neighbour != null
+                    && form.getStrings().contains(position)
+                    && instrument.setUp().positions().contains(neighbour)
+                    && position.isNeighbourOf(neighbour)) {
+                asides.put(position, neighbour);
+            }
+        });
+        return asides;
+    }
+
+    private static Map<Position, List<Position>> neighbours(Instrument instrument) {
+        Map<Position, List<Position>> neighbours = new EnumMap<>(Position.class);
+        for (Position position : instrument.setUp().positions()) {
+            List<Position> beside = new ArrayList<>(instrument.setUp().positions());
+            beside.removeIf(other -> !other.isNeighbourOf(position));
+            neighbours.put(position, beside);
+        }
+        return neighbours;
+    }
+}

@@ -1,0 +1,4 @@
+/** Planning a change: which strings, by which schools, what it takes, and what is left on the post. */
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"platform", "instrument", "drawer", "bench", "drawing"})
+package rosinedpeg.web.plan;

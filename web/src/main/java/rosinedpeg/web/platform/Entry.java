@@ -1,0 +1,134 @@
+package rosinedpeg.web.platform;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.time.ZoneId;
+import java.time.format.DateTimeParseException;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.springframework.validation.Errors;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+
+/**
+ * Reads what was typed into a form. A field that cannot be taken gets a sentence with the allowed range; the form keeps
+ * the text as it was typed.
+ */
+public final class Entry {
+
+    private static final Set<Unit> WHOLE = Set.of(Unit.CENT, Unit.HOUR, Unit.HOUR_PER_WEEK);
+
+    private Entry() {}
+
+    /**
+     * Reads a number.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed, with a point or a comma
+     * @param range what is allowed
+     * @return the number; empty when it was refused
+     */
+    public static OptionalDouble number(Errors errors, String field, String text, Range range) {
+        String low = bound(range.low(), range.unit());
+        String high = bound(range.high(), range.unit());
+        String trimmed = text == null ? "" : text.strip().replace(',', '.').replace('−', '-');
+        double value;
+        try {
+            value = Double.parseDouble(trimmed);
+        } catch (NumberFormatException notANumber) {
+            String code = trimmed.isEmpty() ? "entry.number.missing" : "entry.number.text";
+            errors.rejectValue(
+                    field, code, new Object[] {low, high, range.unit().symbol()}, null);
+            return OptionalDouble.empty();
+        }
+        if (trimmed.matches(".*[a-zA-Z].*") || !range.contains(value)) {
+            errors.rejectValue(
+                    field,
+                    "entry.number.range",
+                    new Object[] {low, high, range.unit().symbol()},
+                    null);
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(value);
+    }
+
+    /**
+     * Reads a date.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed, as 2026-09-01
+     * @param earliest the first allowed day
+     * @param latest the last allowed day
+     * @return the date; empty when it was refused
+     */
+    public static Optional<LocalDate> date(
+            Errors errors, String field, String text, LocalDate earliest, LocalDate latest) {
+        try {
+            LocalDate date = LocalDate.parse(text == null ? "" : text.strip());
+            if (!date.isBefore(earliest) && !date.isAfter(latest)) {
+                return Optional.of(date);
+            }
+        } catch (DateTimeParseException notADate) {
+            // Told below, with the range.
+        }
+        errors.rejectValue(field, "entry.date.range", new Object[] {earliest, latest}, null);
+        return Optional.empty();
+    }
+
+    /**
+     * Reads a day and time of the workshop's zone.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed, as 2026-09-01T18:30
+     * @param earliest the first allowed moment
+     * @param latest the last allowed moment
+     * @param zone the zone
+     * @return the moment; empty when it was refused
+     */
+    public static Optional<Instant> moment(
+            Errors errors, String field, String text, Instant earliest, Instant latest, ZoneId zone) {
+        try {
+            Instant moment = LocalDateTime.parse(text == null ? "" : text.strip())
+                    .atZone(zone)
+                    .toInstant();
+            if (!moment.isBefore(earliest) && !moment.isAfter(latest)) {
+                return Optional.of(moment);
+            }
+        } catch (DateTimeParseException notAMoment) {
+            // Told below, with the range.
+        }
+        errors.rejectValue(
+                field,
+                "entry.moment.range",
+                new Object[] {Say.dayAndTime(earliest, zone), Say.dayAndTime(latest, zone)},
+                null);
+        return Optional.empty();
+    }
+
+    /**
+     * Reads a short text.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed
+     * @param longest how many characters it may have
+     * @return the text without spaces at its ends; empty when it was refused
+     */
+    public static Optional<String> text(Errors errors, String field, String text, int longest) {
+        String trimmed = text == null ? "" : text.strip();
+        if (trimmed.isEmpty() || trimmed.length() > longest) {
+            errors.rejectValue(field, "entry.text.length", new Object[] {longest}, null);
+            return Optional.empty();
+        }
+        return Optional.of(trimmed);
+    }
+
+    private static String bound(double value, Unit unit) {
+        return WHOLE.contains(unit) || value == Math.rint(value) ? Say.number(value, 0) : Say.number(value, 1);
+    }
+}

@@ -1,0 +1,62 @@
+package rosinedpeg.web.platform;
+
+import java.io.Serializable;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.security.core.GrantedAuthority;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.userdetails.UserDetails;
+
+/**
+ * The account that is signed in.
+ *
+ * @param accountId its id
+ * @param workshopId the workshop it belongs to
+ * @param workshopName that workshop's name
+ * @param zone that workshop's time zone
+ * @param signIn the name it signs in with
+ * @param name the name it is shown by
+ * @param role what it may do
+ * @param passwordHash its password, hashed
+ * @param active whether it may sign in
+ */
+public record SignedIn(
+        UUID accountId,
+        UUID workshopId,
+        String workshopName,
+        ZoneId zone,
+        String signIn,
+        String name,
+        Role role,
+        String passwordHash,
+        boolean active)
+        implements UserDetails, Serializable {
+
+    private static final long serialVersionUID = 1;
+
+    @Override
+    public List<GrantedAuthority> getAuthorities() {
+        return List.of(new SimpleGrantedAuthority("ROLE_" + role));
+    }
+
+    @Override
+    public String getUsername() {
+        return signIn;
+    }
+
+    @Override
+    public String getPassword() {
+        return passwordHash;
+    }
+
+    @Override
+    public boolean isEnabled() {
+        return active;
+    }
+
+    @Override
+    public String toString() {
+        return signIn;
+    }
+}

@@ -1,0 +1,46 @@
+package rosinedpeg.web.rack;
+
+import java.util.List;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.web.bench.Run;
+import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.settling.SettlingString;
+
+/**
+ * One instrument on the rack.
+ *
+ * @param instrument the instrument
+ * @param strands its drawing
+ * @param need what it needs, which decides the one action offered
+ * @param string the string this is about, null when it is none in particular
+ * @param run its open run, null when it is not on the bench
+ * @param settling its settling strings, newest first
+ */
+record RackRow(
+        Instrument instrument, Strands strands, Need need, StringOn string, Run run, List<SettlingString> settling) {
+
+    /** {@return the instrument's vibrating length, with its origin} */
+    Figure vibratingLength() {
+        return instrument.setUp().figure(Quantity.VIBRATING_LENGTH);
+    }
+
+    /** What an instrument needs, most pressing first. */
+    enum Need {
+        ON_BENCH,
+        CHANGE_NOW,
+        DUE,
+        AGE_UNKNOWN,
+        SETTLING,
+        SOON,
+        GOOD,
+        NO_STRINGS;
+
+        /** {@return whether somebody has to lay hands on it} */
+        boolean wantsHands() {
+            return compareTo(AGE_UNKNOWN) <= 0;
+        }
+    }
+}

@@ -1,0 +1,138 @@
+package rosinedpeg.web.rack;
+
+import java.time.Clock;
+import java.time.ZoneId;
+import java.util.Comparator;
+import java.util.List;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.instrument.WearState;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Words;
+import rosinedpeg.web.settling.SettlingString;
+
+/** Puts a row of the rack into words. In templates: {@code @rackWords}. */
+@Component("rackWords")
+class RackWords {
+
+    private final Words words;
+    private final Clock clock;
+
+    RackWords(Words words, Clock clock) {
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** {@return how the instrument stands, in a few words} */
+    public String state(RackRow row) {
+        StringOn string = row.string();
+        return switch (row.need()) {
+            case ON_BENCH ->
+                row.run().off().isEmpty()
+                        ? words.say("rack.ON_BENCH")
+                        : words.say("rack.ON_BENCH.off", words.list(row.run().off()));
+            case CHANGE_NOW -> words.say("rack.CHANGE_NOW", string.position());
+            case DUE -> {
+                List<StringOn> due = inState(row, WearState.DUE);
+                double least =
+                        due.stream().mapToDouble(s -> s.wear().worn()).min().orElse(0);
+                yield due.size() == 1
+                        ? words.say("rack.DUE", string.position(), Say.percent(least))
+                        : words.say("rack.DUE.several", positions(due), Say.percent(least));
+            }
+            case AGE_UNKNOWN -> words.say("rack.AGE_UNKNOWN", positions(inState(row, WearState.AGE_UNKNOWN)));
+            case SETTLING ->
+                words.say(
+                        "rack.SETTLING",
+                        words.list(row.settling().stream()
+                                .map(SettlingString::position)
+                                .sorted()
+                                .toList()));
+            case SOON -> words.say("rack.SOON", string.position());
+            case GOOD -> words.say("rack.GOOD");
+            case NO_STRINGS -> words.say("rack.NO_STRINGS");
+        };
+    }
+
+    /** {@return the figure or the day that rests on} */
+    public String reason(RackRow row, ZoneId zone) {
+        StringOn string = row.string();
+        String key = "rack." + row.need() + ".reason";
+        return switch (row.need()) {
+            case ON_BENCH ->
+                words.say(
+                        key,
+                        row.run().stepNumber(),
+                        row.run().steps(),
+                        Say.percent(row.run().state().shares().treble()),
+                        words.say("band." + row.run().state().band()));
+            case DUE ->
+                words.say(
+                        key,
+                        words.say("demand." + row.instrument().demand()),
+                        Say.percent(row.instrument().demand().threshold()));
+            case SETTLING ->
+                words.say(
+                        key,
+                        Say.dayAndTime(
+                                row.settling().stream()
+                                        .map(s -> s.steadyAt(Steadiness.CONCERT))
+                                        .max(Comparator.naturalOrder())
+                                        .orElseThrow(),
+                                zone));
+            case SOON ->
+                words.say(
+                        key,
+                        Say.day(string.dueAt(clock.instant()), zone),
+                        Say.number(row.instrument().hoursPerWeek(), 1));
+            case GOOD -> {
+                StringOn next = row.instrument().strings().stream()
+                        .min(Comparator.comparingDouble(StringOn::monthsLeft))
+                        .orElseThrow();
+                yield words.say(key, next.position(), Say.day(next.dueAt(clock.instant()), zone));
+            }
+            case CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> words.say(key);
+        };
+    }
+
+    /** {@return the strings that want changing, for the button} */
+    public String due(RackRow row) {
+        WearState least = row.string().state().compareTo(WearState.AGE_UNKNOWN) < 0
+                ? row.string().state()
+                : WearState.AGE_UNKNOWN;
+        return positions(row.instrument().strings().stream()
+                .filter(string -> string.state().compareTo(least) >= 0)
+                .toList());
+    }
+
+    /** {@return what the drawing shows, for those who do not see it} */
+    public String strands(RackRow row) {
+        return row.instrument().strings().stream()
+                .map(string -> {
+                    if (row.run() != null && row.run().off().contains(string.position())) {
+                        return words.say("strands.off", string.position());
+                    }
+                    return string.fittedAt().isEmpty()
+                            ? words.say("strands.unknown", string.position())
+                            : words.say(
+                                    "strands.worn",
+                                    string.position(),
+                                    Say.percent(string.wear().worn()));
+                })
+                .collect(Collectors.joining(", "));
+    }
+
+    private static List<StringOn> inState(RackRow row, WearState state) {
+        return row.instrument().strings().stream()
+                .filter(string -> string.state() == state)
+                .toList();
+    }
+
+    private String positions(List<StringOn> strings) {
+        List<Position> positions = strings.stream().map(StringOn::position).toList();
+        return words.list(positions);
+    }
+}

@@ -1,0 +1,4 @@
+/** The rack: every instrument and the next thing to do with it. */
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"platform", "instrument", "drawer", "bench", "settling", "diary", "drawing"})
+package rosinedpeg.web.rack;

@@ -1,0 +1,158 @@
+package rosinedpeg.web.settling;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.web.diary.Diary;
+import rosinedpeg.web.drawing.SettlingChart;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Say;
+
+/** Watching new strings settle. */
+@Controller
+class SettlingController {
+
+    private static final Range READING = new Range(-400, 50, Unit.CENT);
+
+    private final Settlings settlings;
+    private final Instruments instruments;
+    private final Diary diary;
+    private final Clock clock;
+
+    SettlingController(Settlings settlings, Instruments instruments, Diary diary, Clock clock) {
+        this.settlings = settlings;
+        this.instruments = instruments;
+        this.diary = diary;
+        this.clock = clock;
+    }
+
+    @GetMapping("/settling")
+    String all(Model model) {
+        List<SettlingString> strings = settlings.among(instruments.all());
+        model.addAttribute("strings", strings);
+        model.addAttribute("steadinesses", Steadiness.values());
+        model.addAttribute("now", clock.instant());
+        model.addAttribute("occasions", diary.toCome());
+        model.addAttribute(
+                "charts",
+                strings.stream().map(string -> chart(string, 420, 150)).toList());
+        return "settling/all";
+    }
+
+    @GetMapping("/settling/{fittedId}")
+    String one(@PathVariable UUID fittedId, Model model) {
+        ReadingForm form = new ReadingForm();
+        form.setPress(UUID.randomUUID().toString());
+        form.setReadAt(Say.fieldTime(clock.instant(), CurrentWorkshop.zone()));
+        model.addAttribute("form", form);
+        return show(fittedId, model);
+    }
+
+    @PostMapping("/settling/{fittedId}/readings")
+    String read(
+            @PathVariable UUID fittedId,
+            @ModelAttribute("form") ReadingForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        SettlingString string = settlings.get(instruments.all(), fittedId);
+        var cents = Entry.number(result, "cents", form.getCents(), READING);
+        var at = Entry.moment(
+                result,
+                "readAt",
+                form.getReadAt(),
+                string.fittedAt().minusSeconds(60),
+                clock.instant().plusSeconds(60),
+                CurrentWorkshop.zone());
+        if (cents.isEmpty() || at.isEmpty()) {
+            return show(fittedId, model);
+        }
+        Instant moment = at.get().isBefore(string.fittedAt()) ? string.fittedAt() : at.get();
+        settlings.read(fittedId, press(form), moment, cents.getAsDouble(), form.isRetuned());
+        redirect.addFlashAttribute("notice", "settling.read");
+        return "redirect:/settling/" + fittedId;
+    }
+
+    private static UUID press(ReadingForm form) {
+        try {
+            return UUID.fromString(form.getPress());
+        } catch (IllegalArgumentException tampered) {
+            return UUID.randomUUID();
+        }
+    }
+
+    private String show(UUID fittedId, Model model) {
+        SettlingString string = settlings.get(instruments.all(), fittedId);
+        model.addAttribute("string", string);
+        model.addAttribute("steadinesses", Steadiness.values());
+        model.addAttribute("now", clock.instant());
+        model.addAttribute("occasions", diary.toCome());
+        model.addAttribute("chart", chart(string, 760, 330));
+        return "settling/one";
+    }
+
+    private SettlingChart chart(SettlingString string, double width, double height) {
+        return SettlingChart.of(
+                string.forecast(),
+                string.hoursAt(clock.instant()),
+                string.readings().stream()
+                        .map(reading -> new double[] {reading.hours(), reading.lostCents()})
+                        .toList(),
+                width,
+                height);
+    }
+
+    /** A reading as it is typed. */
+    static class ReadingForm {
+        private String cents = "";
+        private String readAt = "";
+        private String press = "";
+        private boolean retuned = true;
+
+        public String getCents() {
+            return cents;
+        }
+
+        public void setCents(String cents) {
+            this.cents = cents;
+        }
+
+        public String getReadAt() {
+            return readAt;
+        }
+
+        public void setReadAt(String readAt) {
+            this.readAt = readAt;
+        }
+
+        public String getPress() {
+            return press;
+        }
+
+        public void setPress(String press) {
+            this.press = press;
+        }
+
+        public boolean isRetuned() {
+            return retuned;
+        }
+
+        public void setRetuned(boolean retuned) {
+            this.retuned = retuned;
+        }
+    }
+}

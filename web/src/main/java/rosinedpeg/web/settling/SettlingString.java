@@ -1,0 +1,78 @@
+package rosinedpeg.web.settling;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.StringOn;
+
+/**
+ * A new string with its forecast and its readings.
+ *
+ * @param instrument the instrument it is on
+ * @param string the string
+ * @param fittedAt when it came to pitch
+ * @param forecast what it is expected to lose
+ * @param readings what was read, oldest first
+ */
+public record SettlingString(
+        Instrument instrument, StringOn string, Instant fittedAt, SettlingForecast forecast, List<Reading> readings) {
+
+    /** {@return the id of this very string} */
+    public UUID fittedId() {
+        return string.fittedId();
+    }
+
+    /** {@return its position} */
+    public Position position() {
+        return string.position();
+    }
+
+    /** {@return when it first holds well enough for that} */
+    public Instant steadyAt(Steadiness steadiness) {
+        return at(forecast.steadyAtHours(steadiness));
+    }
+
+    /** {@return whether it does not yet hold for a concert} */
+    public boolean unsteadyAt(Instant now) {
+        return now.isBefore(steadyAt(Steadiness.CONCERT));
+    }
+
+    /** {@return when it will have sunk out of rehearsal tolerance since it was last tuned; empty when it never will} */
+    public Optional<Instant> wantsTuningAt() {
+        double tunedAt = readings.stream()
+                .filter(Reading::retuned)
+                .mapToDouble(Reading::hours)
+                .max()
+                .orElse(0);
+        var hours = forecast.wantsTuningAtHours(tunedAt, Steadiness.REHEARSAL.toleranceCents());
+        return hours.isPresent() ? Optional.of(at(hours.getAsDouble())) : Optional.empty();
+    }
+
+    /** {@return the hours since it came to pitch} */
+    public double hoursAt(Instant moment) {
+        return Math.max(0, Duration.between(fittedAt, moment).toSeconds() / 3600.0);
+    }
+
+    private Instant at(double hours) {
+        return fittedAt.plusSeconds(Math.round(hours * 3600));
+    }
+
+    /**
+     * A reading.
+     *
+     * @param at when it was taken
+     * @param hours since the string came to pitch
+     * @param cents from pitch as it was found, negative for flat
+     * @param retuned whether it was tuned then
+     * @param lostCents all it has lost since it came to pitch
+     * @param expectedCents what the forecast says it should have lost
+     */
+    public record Reading(
+            Instant at, double hours, double cents, boolean retuned, double lostCents, double expectedCents) {}
+}

@@ -1,0 +1,41 @@
+package rosinedpeg.web.settling;
+
+import java.time.Clock;
+import java.time.ZoneId;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Words;
+
+/** Puts the settling of a string into words. In templates: {@code @settlingWords}. */
+@Component("settlingWords")
+class SettlingWords {
+
+    private final Words words;
+    private final Clock clock;
+
+    SettlingWords(Words words, Clock clock) {
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** {@return the one sentence that matters} */
+    public String heading(SettlingString string, ZoneId zone) {
+        return string.unsteadyAt(clock.instant())
+                ? words.say(
+                        "settling.heading.settling",
+                        string.position(),
+                        Say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone))
+                : words.say("settling.heading.steady", string.position());
+    }
+
+    /** {@return what the chart shows, for those who do not see it} */
+    public String chart(SettlingString string, ZoneId zone) {
+        return words.say(
+                "settling.chart.desc",
+                string.position(),
+                Say.number(string.forecast().totalCents(), 0),
+                Say.dayAndTime(string.steadyAt(Steadiness.REHEARSAL), zone),
+                Say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone));
+    }
+}

@@ -1,0 +1,110 @@
+package rosinedpeg.web.settling;
+
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
+
+/** The strings that are settling. */
+@Service
+@Transactional(readOnly = true)
+public class Settlings {
+
+    private final SettlingReadingRepository readings;
+    private final Clock clock;
+
+    Settlings(SettlingReadingRepository readings, Clock clock) {
+        this.readings = readings;
+        this.clock = clock;
+    }
+
+    /** {@return the strings of those instruments that do not yet hold for a concert, newest first; one query} */
+    public List<SettlingString> among(Collection<Instrument> instruments) {
+        Instant now = clock.instant();
+        return follow(instruments).stream()
+                .filter(string -> string.unsteadyAt(now))
+                .sorted((a, b) -> b.fittedAt().compareTo(a.fittedAt()))
+                .toList();
+    }
+
+    /**
+     * One string, settling or settled.
+     *
+     * @throws NotFoundException when no instrument has it on now, or nobody knows since when
+     */
+    SettlingString get(Collection<Instrument> instruments, UUID fittedId) {
+        return follow(instruments.stream()
+                        .filter(instrument -> instrument.strings().stream()
+                                .anyMatch(string -> string.fittedId().equals(fittedId)))
+                        .toList())
+                .stream()
+                .filter(string -> string.fittedId().equals(fittedId))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("settling string " + fittedId));
+    }
+
+    /** Records a reading; one that was already sent changes nothing. */
+    @Transactional
+    public void read(UUID fittedId, UUID press, Instant at, double cents, boolean retuned) {
+        if (!readings.existsByPress(press)) {
+            readings.save(new SettlingReadingEntity(
+                    fittedId, press, at, cents, retuned, clock.instant(), CurrentWorkshop.recordedBy()));
+        }
+    }
+
+    private List<SettlingString> follow(Collection<Instrument> instruments) {
+        List<SettlingString> strings = new ArrayList<>();
+        for (Instrument instrument : instruments) {
+            for (StringOn string : instrument.strings()) {
+                string.fittedAt()
+                        .ifPresent(at -> strings.add(new SettlingString(
+                                instrument,
+                                string,
+                                at,
+                                SettlingForecast.usual(string.kind().spec().core()),
+                                List.of())));
+            }
+        }
+        Map<UUID, List<SettlingReadingEntity>> read = readings
+                .findByFittedStringIdInOrderByReadAtAscRecordedAtAsc(
+                        strings.stream().map(SettlingString::fittedId).toList())
+                .stream()
+                .collect(Collectors.groupingBy(SettlingReadingEntity::fittedStringId));
+        return strings.stream()
+                .map(string -> withReadings(string, read.getOrDefault(string.fittedId(), List.of())))
+                .toList();
+    }
+
+    private static SettlingString withReadings(SettlingString string, List<SettlingReadingEntity> entities) {
+        List<SettlingString.Reading> readings = new ArrayList<>();
+        double madeUp = 0;
+        for (SettlingReadingEntity entity : entities) {
+            double hours = Math.max(
+                    0, Duration.between(string.fittedAt(), entity.readAt()).toSeconds() / 3600.0);
+            double lost = madeUp - entity.cents();
+            readings.add(new SettlingString.Reading(
+                    entity.readAt(),
+                    hours,
+                    entity.cents(),
+                    entity.retuned(),
+                    lost,
+                    string.forecast().lostCents(hours)));
+            if (entity.retuned()) {
+                madeUp = lost;
+            }
+        }
+        return new SettlingString(string.instrument(), string.string(), string.fittedAt(), string.forecast(), readings);
+    }
+}
