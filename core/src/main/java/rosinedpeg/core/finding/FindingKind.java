@@ -21,7 +21,5 @@ public enum FindingKind {
     /** The post would be let go. Treble-foot share; limit. */
     POST_LET_GO,
     /** The bridge would rock off its bass foot. Bass-foot share; limit. */
-    BASS_FOOT_LIFTS,
-    /** Work without pause here. Treble-foot share; limit of held. */
-    POST_THIN
+    BASS_FOOT_LIFTS
 }

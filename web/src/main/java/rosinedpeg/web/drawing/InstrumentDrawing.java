@@ -22,6 +22,7 @@ import rosinedpeg.core.strings.Position;
  * @param body outline of the body
  * @param soundHoles the two f-holes
  * @param pegbox outline of the pegbox
+ * @param pegboxInside what is hollow of it
  * @param scroll its curl
  * @param fingerboard its outline
  * @param nut a line
@@ -36,6 +37,7 @@ public record InstrumentDrawing(
         String body,
         List<Stroke> soundHoles,
         String pegbox,
+        String pegboxInside,
         String scroll,
         String fingerboard,
         String nut,
@@ -105,6 +107,11 @@ public record InstrumentDrawing(
                 body(bodyTop, body),
                 List.of(soundHole(1, length, body), soundHole(-1, length, body)),
                 move(-boardHalf, 0) + line(-boxEndHalf, boxEnd) + line(boxEndHalf, boxEnd) + line(boardHalf, 0) + "Z",
+                move(-boardHalf * 0.6, -boardHalf * 0.3)
+                        + line(-boxEndHalf * 0.56, boxEnd * 0.96)
+                        + line(boxEndHalf * 0.56, boxEnd * 0.96)
+                        + line(boardHalf * 0.6, -boardHalf * 0.3)
+                        + "Z",
                 scroll(boxEnd, curl),
                 move(-boardHalf, 0)
                         + line(-boardEndHalf, boardEnd)
@@ -266,6 +273,14 @@ public record InstrumentDrawing(
      * @param half half the width of the drawing
      */
     public record Ring(double x, double y, double radius, double half) {
+
+        /** {@return what is seen from near: the place and a little around it} */
+        public String nearViewBox() {
+            double wide = radius * 8.4;
+            double high = radius * 4.6;
+            return Stroke.number(x - wide / 2) + " " + Stroke.number(y - high / 2) + " " + Stroke.number(wide) + " "
+                    + Stroke.number(high);
+        }
 
         /** {@return where the line to the label starts} */
         public double leaderX() {

@@ -18,10 +18,10 @@ import rosinedpeg.core.plan.Step;
  */
 public record LoadTrack(double width, double height, String treble, String bass, List<BandLine> bands, List<Dot> dots) {
 
-    private static final double LEFT = 58;
+    private static final double LEFT = 54;
     private static final double RIGHT = 16;
     private static final double TOP = 12;
-    private static final double DOTS = 22;
+    private static final double DOTS = 44;
     private static final double HIGHEST_SHARE = 1.25;
 
     /**
@@ -45,7 +45,7 @@ public record LoadTrack(double width, double height, String treble, String bass,
                 bass.append(Stroke.line(x, y(step.sharesAfter().bass(), height)));
             }
             String state = step.index() < now ? "done" : step.index() == now ? "now" : "to-come";
-            dots.add(new Dot(from + across / 2, height - DOTS / 2, state, step.bandAfter()));
+            dots.add(new Dot(from + across / 2, height - DOTS + 14, state, step.bandAfter()));
         }
         return new LoadTrack(
                 width,

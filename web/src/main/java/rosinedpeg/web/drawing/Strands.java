@@ -157,7 +157,7 @@ public record Strands(
                     .append(Stroke.number(up * (1.6 + random.nextDouble() * 2.4)));
         }
         if (path.length() > 0) {
-            fraying.add(new Stroke(path.toString(), 0.9, "fray"));
+            fraying.add(new Stroke(path.toString(), 1.15, "fray"));
         }
     }
 

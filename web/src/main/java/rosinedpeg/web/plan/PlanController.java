@@ -179,7 +179,7 @@ class PlanController {
                 form.schools(),
                 LoadBands.USUAL));
         model.addAttribute("plan", plan);
-        model.addAttribute("track", LoadTrack.of(plan, -1, 900, 190));
+        model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
         return Optional.of(plan);
     }
 

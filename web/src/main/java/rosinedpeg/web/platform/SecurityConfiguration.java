@@ -22,15 +22,7 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain securityFilterChain(HttpSecurity http, SignInLimiter limiter) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/sign-in",
-                                "/app.css",
-                                "/app.js",
-                                "/bench.js",
-                                "/fonts/**",
-                                "/webjars/**",
-                                "/icon.svg",
-                                "/actuator/health",
-                                "/error")
+                                "/sign-in", "/assets/**", "/webjars/**", "/actuator/health", "/error")
                         .permitAll()
                         .requestMatchers("/people/**")
                         .hasRole("KEEPER")

@@ -23,7 +23,7 @@ record RackRow(
         Instrument instrument, Strands strands, Need need, StringOn string, Run run, List<SettlingString> settling) {
 
     /** {@return the instrument's vibrating length, with its origin} */
-    Figure vibratingLength() {
+    public Figure vibratingLength() {
         return instrument.setUp().figure(Quantity.VIBRATING_LENGTH);
     }
 
@@ -39,7 +39,7 @@ record RackRow(
         NO_STRINGS;
 
         /** {@return whether somebody has to lay hands on it} */
-        boolean wantsHands() {
+        public boolean wantsHands() {
             return compareTo(AGE_UNKNOWN) <= 0;
         }
     }

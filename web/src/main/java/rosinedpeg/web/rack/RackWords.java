@@ -132,6 +132,9 @@ class RackWords {
     }
 
     private String positions(List<StringOn> strings) {
+        if (strings.size() >= 4) {
+            return words.say("rack.set");
+        }
         List<Position> positions = strings.stream().map(StringOn::position).toList();
         return words.list(positions);
     }

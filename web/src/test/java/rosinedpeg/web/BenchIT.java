@@ -1,0 +1,163 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.BenchEntry;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Benches.Taken;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** The ledger of a run under double presses, stale pages and two devices at once. */
+class BenchIT extends RunningApplication {
+
+    @Autowired
+    Benches benches;
+
+    @Autowired
+    Instruments instruments;
+
+    private UUID workshop;
+    private UUID violin;
+    private UUID run;
+
+    @BeforeEach
+    void start() {
+        workshop = account("bench").workshopId();
+        violin = instrument("Lending ¼ violin 1");
+        run = in(() -> {
+            Instrument instrument = instruments.get(violin);
+            ChangePlan plan = ChangePlanner.plan(new ChangeRequest(
+                    instrument.setUp(),
+                    instrument.specs(),
+                    Map.of(Position.III, instrument.specs().get(Position.III)),
+                    Map.of(),
+                    Map.of(),
+                    Schools.USUAL,
+                    LoadBands.USUAL));
+            UUID kind = instrument.string(Position.III).orElseThrow().kind().id();
+            return benches.start(violin, plan, Map.of(Position.III, kind), Reason.WORN, true);
+        });
+    }
+
+    private <T> T in(java.util.function.Supplier<T> work) {
+        return CurrentWorkshop.in(workshop, work);
+    }
+
+    private Taken record(UUID press, long seen, BenchEntry entry) {
+        return in(() -> benches.record(run, press, seen, entry));
+    }
+
+    private void endRun() {
+        long seen = in(() -> benches.get(run)).state().lastSequence();
+        record(UUID.randomUUID(), seen, new BenchEntry.End());
+    }
+
+    @Test
+    void aRepeatedPressAndAStalePageChangeNothing() {
+        UUID press = UUID.randomUUID();
+        assertThat(record(press, 0, new BenchEntry.Done(0))).isEqualTo(Taken.RECORDED);
+        assertThat(record(press, 0, new BenchEntry.Done(0))).isEqualTo(Taken.REPEATED);
+        assertThat(record(UUID.randomUUID(), 0, new BenchEntry.Done(0))).isEqualTo(Taken.MOVED_ON);
+        assertThat(record(UUID.randomUUID(), 0, new BenchEntry.Back())).isEqualTo(Taken.MOVED_ON);
+        assertThat(record(UUID.randomUUID(), 0, new BenchEntry.Gap(0.2)))
+                .as("a reading always counts")
+                .isEqualTo(Taken.RECORDED);
+        assertThat(in(() -> benches.get(run)).state().reached()).isEqualTo(1);
+        endRun();
+    }
+
+    @Test
+    void twoDevicesPressingAtOnceMoveTheRunByOneStep() throws Exception {
+        ExecutorService devices = Executors.newFixedThreadPool(8);
+        List<Callable<Taken>> presses = IntStream.range(0, 8)
+                .<Callable<Taken>>mapToObj(device -> () -> record(UUID.randomUUID(), 0, new BenchEntry.Done(0)))
+                .toList();
+        List<Taken> taken = new java.util.ArrayList<>();
+        for (Future<Taken> answer : devices.invokeAll(presses)) {
+            taken.add(answer.get());
+        }
+        devices.shutdown();
+        assertThat(taken).containsOnlyOnce(Taken.RECORDED);
+        assertThat(in(() -> benches.get(run)).state().reached()).isEqualTo(1);
+        endRun();
+    }
+
+    @Test
+    void aFinishedRunBecomesPartOfTheRecord() {
+        ChangePlan plan = in(() -> benches.get(run)).state().plan();
+        UUID before = in(() -> instruments.get(violin))
+                .string(Position.III)
+                .orElseThrow()
+                .fittedId();
+        plan.steps()
+                .forEach(step -> assertThat(record(UUID.randomUUID(), step.index(), new BenchEntry.Done(step.index())))
+                        .as(step.kind().name())
+                        .isEqualTo(Taken.RECORDED));
+        assertThat(in(() -> benches.get(run)).state().finished()).isTrue();
+        assertThat(in(() -> benches.openFor(violin))).isEmpty();
+        Instrument after = in(() -> instruments.get(violin));
+        assertThat(after.string(Position.III).orElseThrow().fittedId()).isNotEqualTo(before);
+        assertThat(after.string(Position.III).orElseThrow().wear().worn()).isLessThan(0.01);
+        assertThat(database.sql("select kept from fitted_string where id = ?")
+                        .param(before)
+                        .query(Boolean.class)
+                        .single())
+                .isTrue();
+        assertThat(record(UUID.randomUUID(), plan.steps().size(), new BenchEntry.Back()))
+                .isEqualTo(Taken.MOVED_ON);
+    }
+
+    @Test
+    void cannotEndWhileAStringIsOffAndHasOneRunAtATime() {
+        ChangePlan plan = in(() -> benches.get(run)).state().plan();
+        long seen = 0;
+        for (var step : plan.steps()) {
+            record(UUID.randomUUID(), seen++, new BenchEntry.Done(step.index()));
+            if (step.kind() == StepKind.LET_DOWN) {
+                break;
+            }
+        }
+        assertThat(record(UUID.randomUUID(), seen, new BenchEntry.End())).isEqualTo(Taken.MOVED_ON);
+        UUID again = in(() -> benches.start(violin, plan, Map.of(), Reason.WORN, true));
+        assertThat(again).isEqualTo(run);
+        record(UUID.randomUUID(), seen, new BenchEntry.Back());
+        endRun();
+        assertThat(in(() -> benches.openFor(violin))).isEmpty();
+    }
+
+    @Test
+    void theLedgerCannotBeRewritten() {
+        record(UUID.randomUUID(), 0, new BenchEntry.Done(0));
+        assertThatThrownBy(() -> database.sql("update run_event set step = 5 where run_id = ?")
+                        .param(run)
+                        .update())
+                .hasMessageContaining("only ever added to");
+        assertThatThrownBy(() -> database.sql("delete from run_event where run_id = ?")
+                        .param(run)
+                        .update())
+                .hasMessageContaining("only ever added to");
+        endRun();
+    }
+}

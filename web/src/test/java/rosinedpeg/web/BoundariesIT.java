@@ -1,0 +1,276 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.SignedIn;
+
+/** Who gets where, and what becomes of input that cannot be taken. */
+@AutoConfigureMockMvc
+class BoundariesIT extends RunningApplication {
+
+    @Autowired
+    MockMvcTester mvc;
+
+    private SignedIn technician;
+    private UUID violin;
+
+    @BeforeEach
+    void signIn() {
+        technician = account("bench");
+        violin = instrument("Pit 3 violin");
+    }
+
+    private MvcTestResult post(String path, SignedIn who, Map<String, String> fields) {
+        var request = mvc.post().uri(path).with(user(who)).with(csrf());
+        fields.forEach(request::param);
+        return request.exchange();
+    }
+
+    private long count(String table) {
+        return database.sql("select count(*) from " + table).query(Long.class).single();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/bench", "/settling", "/people", "/password", "/instruments/new"})
+    void asksForASignInFirst(String path) {
+        assertThat(mvc.get().uri(path)).hasStatus(302).redirectedUrl().endsWith("/sign-in");
+    }
+
+    @Test
+    void answersHealthAndStylesWithoutSignIn() throws Exception {
+        HttpClient client = HttpClient.newHttpClient();
+        for (String path :
+                new String[] {"/actuator/health", "/assets/app.css", "/assets/fonts/fraunces-latin-600-normal.woff2"}) {
+            HttpResponse<byte[]> answer = client.send(
+                    HttpRequest.newBuilder(URI.create(address() + path)).build(),
+                    HttpResponse.BodyHandlers.ofByteArray());
+            assertThat(answer.statusCode()).as(path).isEqualTo(200);
+            assertThat(answer.body()).as(path).isNotEmpty();
+        }
+    }
+
+    @Test
+    void anotherWorkshopsThingsDoNotExist() {
+        SignedIn stranger = stranger();
+        UUID run = database.sql("select id from run where outcome = 'OPEN' and instrument_id = ?")
+                .param(instrument("Pit 5 viola"))
+                .query(UUID.class)
+                .single();
+        UUID string = database.sql("select id from fitted_string where instrument_id = ? and position = 'II'")
+                .param(violin)
+                .query(UUID.class)
+                .list()
+                .get(0);
+        Stream.of(
+                        "/instruments/" + violin,
+                        "/instruments/" + violin + "/plan",
+                        "/instruments/" + violin + "/strings/II",
+                        "/bench/" + run,
+                        "/settling/" + string)
+                .forEach(path -> {
+                    assertThat(mvc.get().uri(path).with(user(technician)))
+                            .as(path)
+                            .hasStatus(200);
+                    assertThat(mvc.get().uri(path).with(user(stranger)))
+                            .as(path)
+                            .hasStatus(404);
+                });
+        long events = count("run_event");
+        assertThat(post(
+                        "/bench/" + run + "/back",
+                        stranger,
+                        Map.of("press", UUID.randomUUID().toString(), "seen", "1")))
+                .hasStatus(404);
+        assertThat(post("/instruments/" + violin + "/measurements", stranger, Map.of("value", "328")))
+                .hasStatus(404);
+        assertThat(count("run_event")).isEqualTo(events);
+        assertThat(mvc.get().uri("/").with(user(stranger))).bodyText().doesNotContain("Pit 3 violin");
+    }
+
+    @Test
+    void aPostNeedsItsToken() {
+        assertThat(mvc.post()
+                        .uri("/instruments/" + violin + "/measurements")
+                        .with(user(technician))
+                        .param("value", "328"))
+                .hasStatus(403);
+    }
+
+    @Test
+    void rolesAreCheckedOnTheServer() {
+        SignedIn player = account("pit");
+        assertThat(mvc.get().uri("/people").with(user(technician))).hasStatus(403);
+        assertThat(mvc.get().uri("/people").with(user(account("keeper")))).hasStatus(200);
+        assertThat(mvc.get().uri("/instruments/new").with(user(player))).hasStatus(403);
+        assertThat(post("/instruments/" + violin + "/measurements", player, Map.of("value", "328")))
+                .hasStatus(403);
+        assertThat(post("/instruments/" + violin + "/strings/II/signs", player, Map.of()))
+                .hasStatus(403);
+        assertThat(mvc.get().uri("/instruments/" + violin + "/plan").with(user(player)))
+                .hasStatus(200);
+    }
+
+    @Test
+    void sendsAStrictPolicy() {
+        assertThat(mvc.get().uri("/").with(user(technician)))
+                .headers()
+                .hasValue("X-Content-Type-Options", "nosniff")
+                .hasHeaderSatisfying(
+                        "Content-Security-Policy",
+                        values -> assertThat(values.get(0))
+                                .startsWith("default-src 'self'")
+                                .doesNotContain("unsafe"));
+    }
+
+    @Test
+    void slowsDownGuessing() throws Exception {
+        HttpClient client = HttpClient.newBuilder()
+                .cookieHandler(new java.net.CookieManager())
+                .build();
+        String last = "";
+        for (int attempt = 0; attempt < 12; attempt++) {
+            String page = client.send(
+                            HttpRequest.newBuilder(URI.create(address() + "/sign-in"))
+                                    .build(),
+                            HttpResponse.BodyHandlers.ofString())
+                    .body();
+            String token = page.replaceAll("(?s).*name=\"_csrf\" value=\"([^\"]+)\".*", "$1");
+            HttpResponse<String> answer = client.send(
+                    HttpRequest.newBuilder(URI.create(address() + "/sign-in"))
+                            .header("Content-Type", "application/x-www-form-urlencoded")
+                            .POST(HttpRequest.BodyPublishers.ofString("signIn=nobody-here&password=guess&_csrf="
+                                    + java.net.URLEncoder.encode(token, java.nio.charset.StandardCharsets.UTF_8)))
+                            .build(),
+                    HttpResponse.BodyHandlers.ofString());
+            last = answer.headers().firstValue("Location").orElse("");
+            assertThat(last).isEqualTo(attempt < 10 ? "/sign-in?wrong" : "/sign-in?wait");
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "3, 2026-01-05, It goes from 282 to 368 mm.",
+        "3000, 2026-01-05, It goes from 282 to 368 mm.",
+        "about 328, 2026-01-05, That is not a number. It goes from 282 to 368 mm.",
+        "NaN, 2026-01-05, It goes from 282 to 368 mm.",
+        "328, 1823-01-05, A day from 1990-01-01 to"
+    })
+    void aMeasurementThatCannotBeComesBackAsTyped(String value, String day, String sentence) {
+        long before = count("measurement");
+        MvcTestResult result = post(
+                "/instruments/" + violin + "/measurements",
+                technician,
+                Map.of("quantity", "VIBRATING_LENGTH", "value", value, "measuredOn", day));
+        assertThat(result)
+                .hasStatus(200)
+                .bodyText()
+                .contains(sentence)
+                .contains("value=\"" + value + "\"")
+                .contains("value=\"" + day + "\"")
+                .contains("aria-invalid=\"true\"");
+        assertThat(count("measurement")).isEqualTo(before);
+    }
+
+    @Test
+    void aMeasurementIsKeptWithItsOriginAndItsHistory() {
+        UUID instrument = instrument("Pit 9 cello");
+        for (String value : new String[] {"690", "691,5"}) {
+            assertThat(post(
+                            "/instruments/" + instrument + "/measurements",
+                            technician,
+                            Map.of("quantity", "VIBRATING_LENGTH", "value", value, "measuredOn", "2026-01-05")))
+                    .hasStatus(302);
+        }
+        assertThat(mvc.get().uri("/instruments/" + instrument).with(user(technician)))
+                .bodyText()
+                .contains("691.5</span>")
+                .contains("measured, 690 mm, by Bench under the stage");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "900, '', It goes from −400 to 50 cents.",
+        "flat, '', That is not a number.",
+        "-9, 1823-01-05T10:00, A time from"
+    })
+    void aSettlingReadingThatCannotBeComesBackAsTyped(String cents, String at, String sentence) {
+        UUID string = database.sql("select id from fitted_string where instrument_id = ? and position = 'II'"
+                        + " and removed_at is null")
+                .param(instrument("Pit 2 violin"))
+                .query(UUID.class)
+                .single();
+        long before = count("settling_reading");
+        assertThat(post("/settling/" + string + "/readings", technician, Map.of("cents", cents, "readAt", at)))
+                .hasStatus(200)
+                .bodyText()
+                .contains(sentence)
+                .contains("value=\"" + cents + "\"");
+        assertThat(count("settling_reading")).isEqualTo(before);
+    }
+
+    @Test
+    void refusesAllStringsOffWithTheLoadAsReason() {
+        long before = count("run");
+        var request = mvc.post()
+                .uri("/instruments/" + violin + "/plan")
+                .with(user(technician))
+                .with(csrf())
+                .param("strings", "I", "II", "III", "IV")
+                .param("off", "TOGETHER");
+        assertThat(request)
+                .hasStatus(200)
+                .bodyText()
+                .contains("This plan is refused.")
+                .containsPattern("only \\d+ % of its load is left on the post")
+                .doesNotContain("Take it to the bench");
+        assertThat(count("run")).isEqualTo(before);
+    }
+
+    @Test
+    void refusesAStringThatDoesNotFit() {
+        UUID loop = database.sql("select id from string_kind where string_end = 'LOOP' and position = 'I'")
+                .query(UUID.class)
+                .single();
+        assertThat(post(
+                        "/instruments/" + violin + "/plan",
+                        technician,
+                        Map.of("strings", "I", "kinds[I]", loop.toString())))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Wrong end");
+        assertThat(post("/instruments/" + violin + "/plan", technician, Map.of()))
+                .bodyText()
+                .contains("Choose at least one string.");
+    }
+
+    @Test
+    void anErrorShowsNoInnards() throws Exception {
+        HttpResponse<String> answer = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(address() + "/assets/no-such-file"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).isEqualTo(404);
+        assertThat(answer.body()).contains("It is not on this rack").doesNotContain("Exception", "\tat ");
+        assertThat(mvc.get().uri("/instruments/not-an-id").with(user(technician)))
+                .hasStatus(400);
+    }
+}

@@ -1,0 +1,87 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Debian's Chromium, headless. */
+final class Browser implements AutoCloseable {
+
+    private final Playwright playwright = Playwright.create();
+    private final com.microsoft.playwright.Browser chromium = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-gpu",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
+    private final List<String> complaints = new ArrayList<>();
+
+    /** {@return a page of its own session} */
+    Page open(String address, int width, int height) {
+        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setBaseURL(address)
+                .setViewportSize(width, height)
+                .setLocale("en-GB"));
+        Page page = context.newPage();
+        page.onConsoleMessage(message -> {
+            if (message.type().equals("error")) {
+                complaints.add(page.url() + ": " + message.text());
+            }
+        });
+        page.onPageError(error -> complaints.add(page.url() + ": " + error));
+        return page;
+    }
+
+    /** {@return what the pages have complained about: script errors, blocked styles, missing files} */
+    List<String> complaints() {
+        return complaints;
+    }
+
+    /** Signs in with the keyboard. */
+    static void signIn(Page page, String signIn) {
+        page.navigate("/sign-in");
+        page.keyboard().type(signIn);
+        page.keyboard().press("Tab");
+        page.keyboard().type(RunningApplication.PASSWORD);
+        page.keyboard().press("Enter");
+        page.waitForURL(url -> !url.contains("/sign-in"));
+    }
+
+    /** Lets axe look at the page as it stands. */
+    static void assertAccessible(Page page) {
+        var violations = new AxeBuilder(page).analyze().getViolations();
+        assertThat(violations)
+                .as(() -> page.url() + " " + page.title()
+                        + violations.stream()
+                                .map(rule -> "\n" + rule.getId() + ": "
+                                        + rule.getNodes().stream()
+                                                .map(node -> node.getHtml() + " " + node.getFailureSummary())
+                                                .limit(3)
+                                                .toList())
+                                .toList())
+                .isEmpty();
+    }
+
+    /** Nothing may stand out to the side of a narrow screen. */
+    static void assertFits(Page page) {
+        int overflow = (int) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
+        assertThat(overflow).as(page.url()).isLessThanOrEqualTo(0);
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+    }
+}

@@ -1,0 +1,223 @@
+package rosinedpeg.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+
+/** What a stranger does first, in a real browser. */
+class FirstMinuteIT extends RunningApplication {
+
+    private static Browser browser;
+
+    @BeforeAll
+    static void openBrowser() {
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void closeBrowser() {
+        browser.close();
+    }
+
+    private static Locator heading(Page page) {
+        return page.locator("h1");
+    }
+
+    /** Tabs until something is in focus. */
+    private static void tabTo(Page page, String selector) {
+        for (int i = 0; i < 80; i++) {
+            if ((boolean) page.evaluate("selector => document.activeElement.matches(selector)", selector)) {
+                return;
+            }
+            page.keyboard().press("Tab");
+        }
+        throw new AssertionError("the keyboard does not reach " + selector + " on " + page.url());
+    }
+
+    @Test
+    void changesStringTwoOfAViolinWithTheKeyboardAlone() {
+        Page page = browser.open(address(), 1280, 800);
+        page.navigate("/");
+        Browser.assertAccessible(page);
+        Browser.signIn(page, "bench");
+        assertThat(heading(page)).containsText("10 instruments");
+        Browser.assertAccessible(page);
+
+        String plan = "a[href='/instruments/" + instrument("Pit 1 violin") + "/plan']";
+        tabTo(page, plan);
+        page.keyboard().press("Enter");
+        assertThat(heading(page)).hasText("Plan a change");
+        assertThat(page.locator("#planned")).containsText("72 %");
+        Browser.assertAccessible(page);
+        tabTo(page, "#planned button");
+        page.keyboard().press("Enter");
+
+        assertThat(heading(page)).hasText("Look the instrument over");
+        Browser.assertAccessible(page);
+        page.keyboard().press("Space");
+        assertThat(heading(page)).hasText("Roughly in tune, bridge upright");
+        Browser.assertAccessible(page);
+
+        // A bridge that leans too far holds the run back until it stands.
+        page.keyboard().press("g");
+        page.keyboard().type("2.4");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("[role=alert]")).containsText("leans too far");
+        Browser.assertAccessible(page);
+        page.keyboard().press("Space");
+        assertThat(heading(page)).hasText("Roughly in tune, bridge upright");
+        page.keyboard().press("g");
+        page.keyboard().type("0,3");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#read-gap")).containsText("Upright");
+
+        // The pedal sends PageDown.
+        next(page, "PageDown", "Lay everything within reach");
+        next(page, "ArrowRight", "Rest it on your lap");
+        next(page, "Space", "Mark where the bridge stands");
+        next(page, "Space", "Let II, A, down and off the peg");
+        next(page, "PageUp", "Mark where the bridge stands");
+        next(page, "Space", "Let II, A, down and off the peg");
+        next(page, "Space", "Free the tail end of II");
+        assertThat(page.locator(".bench-load")).containsText("72 %");
+        next(page, "Space", "Coil the old II into its packet");
+        next(page, "Space", "Wipe the board under II");
+        next(page, "Space", "Draw the peg of II, clean and treat it");
+        next(page, "Space", "Graphite in both grooves of II");
+        next(page, "s", "Tip of II through the hole, then lock it");
+        next(page, "Space", "Wind II, a small gap left to the wall");
+        next(page, "Space", "Hang the tail end of II");
+        next(page, "Space", "Lay II in its grooves");
+        next(page, "Space", "Graphite in both grooves of II");
+        assertThat(page.locator("#bench")).containsText("You left this out before");
+        Browser.assertAccessible(page);
+        next(page, "Space", "Bring II up to A");
+
+        // A reading no tuner shows comes back as typed, with the range beside it.
+        page.keyboard().press("2");
+        page.keyboard().type("900");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#read-II")).containsText("It goes from −1200 to 200 cents.");
+        assertThat(page.locator("#cents-II")).hasValue("900");
+        assertThat(page.locator("#cents-II")).isFocused();
+        Browser.assertAccessible(page);
+        page.locator("#cents-II").fill("-600");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#read-II")).containsText("on its way, −600");
+        assertThat(page.locator(".bench-load")).containsText("86 %");
+        page.keyboard().press("2");
+        page.keyboard().type("3");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#read-II")).containsText("at pitch, 3");
+        next(page, "Space", "Look at the bridge");
+        next(page, "Space", "Tune round until all hold");
+        Browser.assertAccessible(page);
+        next(page, "Space", "The bridge once more");
+        next(page, "Space", "Fine tuners: travel both ways");
+        next(page, "Space", "Put away and record");
+        next(page, "Space", "II is on and recorded");
+        Browser.assertAccessible(page);
+
+        tabTo(page, "a[href^='/settling/']");
+        page.keyboard().press("Enter");
+        assertThat(heading(page)).containsText("II holds for a concert from");
+        Browser.assertAccessible(page);
+        page.navigate("/instruments/" + instrument("Pit 1 violin"));
+        assertThat(page.locator("table").first()).containsText("0 % worn");
+        Browser.assertAccessible(page);
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static void next(Page page, String key, String heading) {
+        page.keyboard().press(key);
+        assertThat(heading(page)).hasText(heading);
+    }
+
+    @Test
+    void aPlanFollowsItsChoicesWithTheMouse() {
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "pit");
+        page.navigate("/instruments/" + instrument("Pit 3 violin") + "/plan");
+        for (String string : List.of("I", "II", "III", "IV")) {
+            page.locator("#string-" + string).setChecked(true);
+        }
+        assertThat(page.locator("#planned")).containsText("38 %");
+        page.locator("summary", new Page.LocatorOptions().setHasText("How you like to work"))
+                .click();
+        page.locator("input[name=off][value=TOGETHER]").check();
+        assertThat(page.locator("#planned [role=alert]")).containsText("This plan is refused.");
+        assertThat(page.locator("#planned button")).hasCount(0);
+        Browser.assertAccessible(page);
+        page.locator("input[name=off][value=ONE_AT_A_TIME]").check();
+        assertThat(page.locator("#planned button")).hasCount(1);
+    }
+
+    @Test
+    void everyPageFitsANarrowScreenAndIsAccessible() {
+        UUID violin = instrument("Pit 2 violin");
+        UUID settling = database.sql(
+                        "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
+                .param(violin)
+                .query(UUID.class)
+                .single();
+        UUID run = database.sql("select id from run where instrument_id = ?")
+                .param(instrument("Pit 5 viola"))
+                .query(UUID.class)
+                .single();
+        for (int width : new int[] {390, 1280}) {
+            Page page = browser.open(address(), width, 800);
+            Browser.signIn(page, "keeper");
+            for (String path : List.of(
+                    "/",
+                    "/bench",
+                    "/bench/" + run,
+                    "/settling",
+                    "/settling/" + settling,
+                    "/instruments/" + violin,
+                    "/instruments/" + violin + "/plan",
+                    "/instruments/" + violin + "/strings/II",
+                    "/instruments/new",
+                    "/people",
+                    "/password")) {
+                page.navigate(path);
+                Browser.assertFits(page);
+                Browser.assertAccessible(page);
+            }
+        }
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void theBenchIsLeftOnOneDeviceAndGoneOnWithOnAnother() {
+        Page first = browser.open(address(), 1280, 800);
+        Browser.signIn(first, "bench");
+        UUID run = database.sql("select id from run where instrument_id = ?")
+                .param(instrument("Pit 5 viola"))
+                .query(UUID.class)
+                .single();
+        first.navigate("/bench/" + run);
+        String here = heading(first).textContent();
+        first.keyboard().press("Space");
+        assertThat(heading(first)).not().hasText(here);
+        String reached = heading(first).textContent();
+
+        Page second = browser.open(address(), 390, 800);
+        Browser.signIn(second, "pit");
+        second.navigate("/bench/" + run);
+        assertThat(heading(second)).hasText(reached);
+        second.locator("[data-key=back]").click();
+        assertThat(heading(second)).hasText(here);
+
+        // The first device still shows the later step; its press must not undo what the second one did.
+        first.keyboard().press("Space");
+        assertThat(first.locator("[role=status]")).containsText("had already moved on");
+        assertThat(heading(first)).hasText(here);
+    }
+}

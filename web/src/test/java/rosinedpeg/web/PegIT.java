@@ -1,0 +1,179 @@
+package rosinedpeg.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import java.io.IOException;
+import java.net.ServerSocket;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+
+/** {@code ./peg demo} as it is started by hand: killed in the middle of a run, and stopped. */
+class PegIT {
+
+    private static final Path ROOT = Path.of("").toAbsolutePath().getParent();
+
+    private final List<Process> started = new ArrayList<>();
+    private Path folder;
+    private int port;
+
+    @BeforeEach
+    void chooseAPlace() throws IOException {
+        folder = Files.createTempDirectory(Path.of("/var/tmp"), "rosined-peg-it");
+        folder.toFile().setExecutable(true, false);
+        folder.toFile().setReadable(true, false);
+        port = freePort();
+    }
+
+    @AfterEach
+    void cleanUp() throws Exception {
+        peg("stop").waitFor();
+        for (Process process : started) {
+            process.destroyForcibly().waitFor();
+        }
+        new ProcessBuilder("rm", "-rf", folder.toString()).start().waitFor();
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+
+    private Process peg(String command) throws IOException {
+        ProcessBuilder builder = new ProcessBuilder(ROOT.resolve("peg").toString(), command).redirectErrorStream(true);
+        builder.environment().put("PEG_VAR", folder.toString());
+        builder.environment().put("PEG_PORT", Integer.toString(port));
+        builder.environment().put("PEG_DATABASE_PORT", Integer.toString(databasePort()));
+        builder.environment().put("PEG_NO_BUILD", "1");
+        builder.redirectOutput(folder.resolve(command + ".log").toFile());
+        Process process = builder.start();
+        started.add(process);
+        return process;
+    }
+
+    private int databasePort() {
+        return port > 60_000 ? port - 1000 : port + 1000;
+    }
+
+    private Process demo() throws Exception {
+        Process demo = peg("demo");
+        for (int i = 0; i < 1200; i++) {
+            String said = Files.readString(folder.resolve("demo.log"));
+            if (said.contains("is open at")) {
+                return demo;
+            }
+            if (!demo.isAlive()) {
+                throw new AssertionError("demo ended: " + said);
+            }
+            Thread.sleep(100);
+        }
+        throw new AssertionError("demo does not open: " + Files.readString(folder.resolve("demo.log")));
+    }
+
+    private static void kill(long pid, String signal) throws Exception {
+        new ProcessBuilder("kill", "-" + signal, Long.toString(pid)).start().waitFor();
+    }
+
+    private long pidIn(String file) throws IOException {
+        return Long.parseLong(Files.readAllLines(folder.resolve(file)).get(0).strip());
+    }
+
+    private static boolean alive(long pid) {
+        return ProcessHandle.of(pid).map(ProcessHandle::isAlive).orElse(false);
+    }
+
+    private static void assertEnds(long pid) throws Exception {
+        for (int i = 0; i < 200 && alive(pid); i++) {
+            Thread.sleep(100);
+        }
+        assertThat(alive(pid)).as("process " + pid).isFalse();
+    }
+
+    @Test
+    void aRunSurvivesKillingTheApplicationAndTheDatabase() throws Exception {
+        Process demo = demo();
+        assertThat(Files.readString(folder.resolve("demo.log"))).contains("in all:", "under-the-stage");
+        try (Browser browser = new Browser()) {
+            Page page = browser.open("http://127.0.0.1:" + port, 1280, 800);
+            Browser.signIn(page, "bench");
+            page.locator(".rack-row", new Page.LocatorOptions().setHasText("Pit 5 viola"))
+                    .locator("a.button")
+                    .click();
+            page.keyboard().press("Space");
+            assertThat(page.locator("h1")).containsText("Wind II");
+            String run = page.url();
+            String standing = standing(page);
+
+            // Without the application there is nothing to serve, so the command ends and takes the database with it.
+            long database = pidIn("postgres/postmaster.pid");
+            kill(pidIn("application.pid"), "KILL");
+            assertThat(demo.waitFor(30, TimeUnit.SECONDS)).isTrue();
+            assertEnds(database);
+            demo();
+            page.navigate(run);
+            assertThat(standing(page)).as("after kill -9 of the application").isEqualTo(standing);
+
+            // The database is started again underneath the application, which goes on.
+            kill(pidIn("postgres/postmaster.pid"), "KILL");
+            for (int i = 0; i < 300; i++) {
+                var answer = page.request().get(run);
+                if (answer.status() == 200 && answer.text().contains("Wind II")) {
+                    break;
+                }
+                Thread.sleep(100);
+            }
+            page.navigate(run);
+            assertThat(standing(page)).as("after kill -9 of the database").isEqualTo(standing);
+            page.keyboard().press("Space");
+            assertThat(page.locator("h1")).containsText("Hang the tail end of II");
+        }
+    }
+
+    /** What is on the page, but for the time that has passed and the tokens of its forms. */
+    private static String standing(Page page) {
+        return page.locator("h1").textContent()
+                + page.locator(".bench-load").innerText()
+                + page.locator(".bench-track").innerHTML()
+                + page.locator(".bench-drawing").innerHTML();
+    }
+
+    @Test
+    void leavesNothingRunningAndNamesATakenPort() throws Exception {
+        Process demo = demo();
+        long application = pidIn("application.pid");
+        long database = pidIn("postgres/postmaster.pid");
+
+        Process second = peg("serve");
+        assertThat(second.waitFor(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(second.exitValue()).isNotZero();
+        assertThat(Files.readString(folder.resolve("serve.log"))).contains("PEG_DATABASE_URL");
+
+        // A terminal that is killed: nobody gets to clean up.
+        demo.destroyForcibly().waitFor();
+        assertEnds(application);
+        assertEnds(database);
+
+        try (ServerSocket taken = new ServerSocket(port, 1, java.net.InetAddress.getLoopbackAddress())) {
+            Process refused = peg("demo");
+            assertThat(refused.waitFor(20, TimeUnit.SECONDS)).isTrue();
+            assertThat(Files.readString(folder.resolve("demo.log")))
+                    .contains("port " + taken.getLocalPort() + " is taken", "PEG_PORT");
+        }
+
+        demo = demo();
+        application = pidIn("application.pid");
+        database = pidIn("postgres/postmaster.pid");
+        assertThat(peg("stop").waitFor(30, TimeUnit.SECONDS)).isTrue();
+        assertThat(demo.waitFor(10, TimeUnit.SECONDS)).isTrue();
+        assertEnds(application);
+        assertEnds(database);
+    }
+}

@@ -1,0 +1,54 @@
+package rosinedpeg.web;
+
+import com.microsoft.playwright.Page;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+
+/** Renews the pictures in docs/screenshots/; run by {@code ./peg shots}. */
+@EnabledIfSystemProperty(named = "peg.shots", matches = ".+")
+class ScreenshotsIT extends RunningApplication {
+
+    private static final Path FOLDER = Path.of(System.getProperty("peg.shots", ""));
+
+    @Test
+    void takesThem() {
+        try (Browser browser = new Browser()) {
+            Page page = browser.open(address(), 1280, 800);
+            page.navigate("/sign-in");
+            shoot(page, "sign-in");
+            Browser.signIn(page, "bench");
+            shoot(page, "rack");
+            UUID violin = instrument("Pit 1 violin");
+            visit(page, "/instruments/" + violin, "instrument");
+            visit(page, "/instruments/" + violin + "/plan", "plan");
+            UUID run = database.sql("select id from run where instrument_id = ?")
+                    .param(instrument("Pit 5 viola"))
+                    .query(UUID.class)
+                    .single();
+            visit(page, "/bench/" + run, "bench");
+            UUID settling = database.sql(
+                            "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
+                    .param(instrument("Pit 2 violin"))
+                    .query(UUID.class)
+                    .single();
+            visit(page, "/settling/" + settling, "settling");
+            Page narrow = browser.open(address(), 390, 844);
+            Browser.signIn(narrow, "bench");
+            shoot(narrow, "rack-narrow");
+            visit(narrow, "/bench/" + run, "bench-narrow");
+        }
+    }
+
+    private static void visit(Page page, String path, String name) {
+        page.navigate(path);
+        shoot(page, name);
+    }
+
+    private static void shoot(Page page, String name) {
+        page.waitForLoadState();
+        page.evaluate("document.fonts.ready");
+        page.screenshot(new Page.ScreenshotOptions().setPath(FOLDER.resolve(name + ".png")));
+    }
+}

@@ -1,0 +1,123 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Properties;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import rosinedpeg.core.bench.PitchJudgement;
+import rosinedpeg.core.bridge.ThrustBand;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.plan.Caution;
+import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.StepFigure;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringEnd;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.WearState;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Say;
+
+/** Everything that can be shown has words, and figures are written as the screens promise. */
+class WordsTest {
+
+    private final Properties bundle = new Properties();
+
+    WordsTest() throws Exception {
+        try (InputStream in = getClass().getResourceAsStream("/messages.properties")) {
+            bundle.load(in);
+        }
+    }
+
+    @Test
+    void everyJudgementAndStepHasItsWords() {
+        List<String> wanted = new ArrayList<>();
+        add(wanted, "step.", StepKind.values(), ".title", ".how", ".ends");
+        add(wanted, "caution.", Caution.values(), "", ".short");
+        add(wanted, "band.", LoadBand.values(), "", ".means");
+        add(wanted, "thrust.", ThrustBand.values(), "", ".word");
+        add(wanted, "finding.", FindingKind.values(), "");
+        add(wanted, "material.", Material.values(), "");
+        add(wanted, "stepFigure.", StepFigure.values(), "");
+        add(wanted, "pitch.", PitchJudgement.values(), "");
+        add(wanted, "origin.", Origin.values(), "");
+        add(wanted, "peg.", PegCondition.values(), "");
+        add(wanted, "quantity.", Quantity.values(), "");
+        add(wanted, "family.", Family.values(), "");
+        add(wanted, "tailEnd.", TailEnd.values(), "");
+        add(wanted, "core.", StringCore.values(), "");
+        add(wanted, "end.", StringEnd.values(), "");
+        add(wanted, "demand.", Demand.values(), "", ".option");
+        add(wanted, "sign.", WearSign.values(), "");
+        add(wanted, "wear.", WearState.values(), "");
+        add(wanted, "reason.", Reason.values(), "");
+        add(wanted, "role.", Role.values(), "", ".may");
+        add(wanted, "steadiness.", Steadiness.values(), "");
+        add(wanted, "school.off.", Schools.Off.values(), "", ".why");
+        add(wanted, "school.begin.", Schools.Begin.values(), "", ".why");
+        add(wanted, "school.firstEnd.", Schools.FirstEnd.values(), "", ".why");
+        add(wanted, "school.lock.", Schools.Lock.values(), "", ".why");
+        add(wanted, "school.wall.", Schools.Wall.values(), "", ".why");
+        add(wanted, "school.treatment.", Schools.Treatment.values(), "", ".why");
+        add(wanted, "school.oldStrings.", Schools.OldStrings.values(), "", ".why");
+        wanted.removeIf(bundle::containsKey);
+        assertThat(wanted).isEmpty();
+    }
+
+    @Test
+    void everyKeyThatATemplateNamesHasItsWords() throws Exception {
+        Pattern key = Pattern.compile("#\\{([a-zA-Z.]+)[}(]");
+        List<String> missing = new ArrayList<>();
+        try (Stream<Path> templates = Files.walk(Path.of("src/main/resources/templates"))) {
+            for (Path template : templates.filter(Files::isRegularFile).toList()) {
+                Matcher matcher = key.matcher(Files.readString(template));
+                while (matcher.find()) {
+                    if (!bundle.containsKey(matcher.group(1))) {
+                        missing.add(template.getFileName() + ": " + matcher.group(1));
+                    }
+                }
+            }
+        }
+        assertThat(missing).isEmpty();
+    }
+
+    private static void add(List<String> wanted, String prefix, Enum<?>[] values, String... suffixes) {
+        for (Enum<?> value : values) {
+            for (String suffix : suffixes) {
+                wanted.add(prefix + value.name() + suffix);
+            }
+        }
+    }
+
+    @ParameterizedTest
+    @CsvSource({"328.5, 1, 328.5", "328.04, 1, 328", "-12.25, 1, −12.2", "-0.04, 1, −0", "0.7149, 0, 1"})
+    void writesNumbers(double value, int decimals, String text) {
+        assertThat(Say.number(value, decimals)).isEqualTo(text.equals("−0") ? "0" : text);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.2, 12 min", "3.333, 3 h 20 min", "13.4, 13 h", "28, 1 d 4 h", "400, 16 d"})
+    void writesDurations(double hours, String text) {
+        assertThat(Say.hours(hours)).isEqualTo(text);
+    }
+}
