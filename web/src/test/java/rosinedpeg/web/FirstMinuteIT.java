@@ -148,7 +148,7 @@ class FirstMinuteIT extends RunningApplication {
         for (String string : List.of("I", "II", "III", "IV")) {
             page.locator("#string-" + string).setChecked(true);
         }
-        assertThat(page.locator("#planned")).containsText("38 %");
+        assertThat(page.locator("#planned")).containsText("37 %");
         page.locator("summary", new Page.LocatorOptions().setHasText("How you like to work"))
                 .click();
         page.locator("input[name=off][value=TOGETHER]").check();
