@@ -62,7 +62,7 @@ class BenchIT extends RunningApplication {
     }
 
     private <T> T in(java.util.function.Supplier<T> work) {
-        return CurrentWorkshop.in(workshop, work);
+        return CurrentWorkshop.in(workshop, "Test", work);
     }
 
     private Taken record(UUID press, long seen, BenchEntry entry) {

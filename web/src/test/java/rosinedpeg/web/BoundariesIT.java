@@ -58,7 +58,7 @@ class BoundariesIT extends RunningApplication {
     void answersHealthAndStylesWithoutSignIn() throws Exception {
         HttpClient client = HttpClient.newHttpClient();
         for (String path :
-                new String[] {"/actuator/health", "/assets/app.css", "/assets/fonts/fraunces-latin-600-normal.woff2"}) {
+                new String[] {"/actuator/health", "/assets/app.css", "/assets/fonts/fraunces/files/fraunces-latin-600-normal.woff2"}) {
             HttpResponse<byte[]> answer = client.send(
                     HttpRequest.newBuilder(URI.create(address() + path)).build(),
                     HttpResponse.BodyHandlers.ofByteArray());

@@ -1,13 +1,22 @@
 package rosinedpeg.web.account;
 
+import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.web.drawing.InstrumentDrawing;
 
 /** The sign-in page; Spring Security answers its post. */
 @Controller
 class SignInController {
+
+    private static final InstrumentDrawing VIOLIN = InstrumentDrawing.of(
+            SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4")), Map.of(), Map.of(), Place.WHOLE, null);
 
     private final boolean demonstration;
 
@@ -18,6 +27,7 @@ class SignInController {
     @GetMapping("/sign-in")
     String signIn(Model model) {
         model.addAttribute("demonstration", demonstration);
+        model.addAttribute("violin", VIOLIN);
         return "account/sign-in";
     }
 }

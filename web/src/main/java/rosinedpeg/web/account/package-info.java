@@ -1,3 +1,3 @@
 /** Workshops, their people, signing in and passwords. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "drawing"})
 package rosinedpeg.web.account;

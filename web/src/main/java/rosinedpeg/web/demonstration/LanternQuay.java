@@ -98,6 +98,7 @@ class LanternQuay implements ApplicationRunner {
         UUID workshop = UUID.randomUUID();
         CurrentWorkshop.in(
                 workshop,
+                "Bench under the stage",
                 () -> transaction.execute(status -> {
                     accounts.openWorkshop(workshop, "Lantern Quay", ZONE);
                     accounts.add(workshop, "bench", "Bench under the stage", Role.TECHNICIAN, PASSWORD);

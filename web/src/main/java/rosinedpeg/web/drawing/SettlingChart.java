@@ -63,12 +63,12 @@ public record SettlingChart(
             curve.append(Stroke.line(LEFT + hour * perHour, TOP + forecast.lostCents(hour) * perCent));
         }
         List<Mark> hours = new ArrayList<>();
-        double hourStep = step(HOUR_STEPS, last, 9);
+        double hourStep = step(HOUR_STEPS, last, (int) ((width - LEFT - RIGHT) / 74));
         for (double hour = 0; hour <= last; hour += hourStep) {
             hours.add(new Mark(LEFT + hour * perHour, hour));
         }
         List<Mark> cents = new ArrayList<>();
-        double centStep = step(CENT_STEPS, most, 6);
+        double centStep = step(CENT_STEPS, most, (int) ((height - TOP - BOTTOM) / 26));
         for (double cent = 0; cent <= most * 1.05; cent += centStep) {
             cents.add(new Mark(TOP + cent * perCent, cent));
         }

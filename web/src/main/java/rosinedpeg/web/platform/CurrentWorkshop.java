@@ -16,22 +16,25 @@ public final class CurrentWorkshop {
     /** Owns nothing; in force when nobody is signed in. */
     static final UUID NONE = new UUID(0, 0);
 
-    private static final ThreadLocal<UUID> NAMED = new ThreadLocal<>();
+    private static final ThreadLocal<Named> NAMED = new ThreadLocal<>();
 
     private CurrentWorkshop() {}
 
-    /** Does some work for a workshop. */
-    public static <T> T in(UUID workshopId, Supplier<T> work) {
-        UUID before = NAMED.get();
-        NAMED.set(workshopId);
+    /**
+     * Does some work for a workshop without anybody being signed in.
+     *
+     * @param workshopId the workshop
+     * @param recordedBy the name that what is recorded is signed with
+     * @param work what is done
+     * @return what the work returns
+     */
+    public static <T> T in(UUID workshopId, String recordedBy, Supplier<T> work) {
+        Named before = NAMED.get();
+        NAMED.set(new Named(workshopId, recordedBy));
         try {
             return work.get();
         } finally {
-            if (before == null) {
-                NAMED.remove();
-            } else {
-                NAMED.set(before);
-            }
+            NAMED.set(before);
         }
     }
 
@@ -45,7 +48,8 @@ public final class CurrentWorkshop {
 
     /** {@return the name that what is recorded now is signed with} */
     public static String recordedBy() {
-        return account().map(SignedIn::name).orElse("Rosined Peg");
+        Named named = NAMED.get();
+        return named != null ? named.recordedBy() : account().orElseThrow().name();
     }
 
     /** {@return the time zone of the workshop, UTC when nobody is signed in} */
@@ -54,7 +58,11 @@ public final class CurrentWorkshop {
     }
 
     static UUID id() {
-        UUID named = NAMED.get();
-        return named != null ? named : account().map(SignedIn::workshopId).orElse(NONE);
+        Named named = NAMED.get();
+        return named != null
+                ? named.workshopId()
+                : account().map(SignedIn::workshopId).orElse(NONE);
     }
+
+    private record Named(UUID workshopId, String recordedBy) {}
 }
