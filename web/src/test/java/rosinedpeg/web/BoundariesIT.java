@@ -57,8 +57,9 @@ class BoundariesIT extends RunningApplication {
     @Test
     void answersHealthAndStylesWithoutSignIn() throws Exception {
         HttpClient client = HttpClient.newHttpClient();
-        for (String path :
-                new String[] {"/actuator/health", "/assets/app.css", "/assets/fonts/fraunces/files/fraunces-latin-600-normal.woff2"}) {
+        for (String path : new String[] {
+            "/actuator/health", "/assets/app.css", "/assets/fonts/fraunces/files/fraunces-latin-600-normal.woff2"
+        }) {
             HttpResponse<byte[]> answer = client.send(
                     HttpRequest.newBuilder(URI.create(address() + path)).build(),
                     HttpResponse.BodyHandlers.ofByteArray());
