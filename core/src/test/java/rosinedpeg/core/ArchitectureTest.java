@@ -16,11 +16,11 @@ class ArchitectureTest {
             .importPackages("rosinedpeg.core");
 
     @Test
-    void dependsOnTheJdkAlone() {
+    void dependsOnTheJdkAndTheNumericalLibraryAlone() {
         classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("rosinedpeg.core..", "java..")
+                .resideInAnyPackage("rosinedpeg.core..", "java..", "org.hipparchus..")
                 .check(core);
     }
 

@@ -5,11 +5,14 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.InputStream;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
@@ -18,9 +21,14 @@ import rosinedpeg.core.load.StringLoad;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.rounds.TunedString;
+import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.Tension;
+import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.winding.Turns;
@@ -70,7 +78,7 @@ class WorkedNumbersTest {
             }
             case "feet" -> {
                 List<StringLoad> strings = new ArrayList<>();
-                for (JsonNode s : row.json.get("strings_t_x_front_back")) {
+                for (JsonNode s : row.list("strings_t_x_front_back")) {
                     strings.add(new StringLoad(
                             s.get(0).asDouble(),
                             s.get(1).asDouble(),
@@ -126,6 +134,34 @@ class WorkedNumbersTest {
                 check.that(
                         "steady_at_hours", forecast.steadyAtHours(row.get("tolerance_cents"), row.get("window_hours")));
             }
+            case "curve" -> {
+                BridgeCurve curve = new BridgeCurve(row.list("points_mm").stream()
+                        .map(point -> new BridgeCurve.StringPoint(
+                                point.get(0).asDouble(), point.get(1).asDouble()))
+                        .toList());
+                check.that("radius_inner_left", curve.radiusMm().get(0));
+                check.that("radius_inner_right", curve.radiusMm().get(1));
+                for (int i = 0; i < 2; i++) {
+                    rows.add(Arguments.of(
+                            formula,
+                            number,
+                            "proud " + i,
+                            curve.proudMm().get(i),
+                            row.list("proud_mm").get(i).asDouble()));
+                    rows.add(Arguments.of(
+                            formula,
+                            number,
+                            "bowing angle " + i,
+                            curve.bowingAngleDeg().get(i),
+                            row.list("bow_window_deg").get(i).asDouble()));
+                }
+            }
+            case "afterlength" -> {
+                Afterlength afterlength = new Afterlength(row.get("length_mm"), row.get("measured_mm"));
+                check.that("target_mm", afterlength.targetMm());
+                check.that("interval_cents", afterlength.interval().value());
+            }
+            case "passes" -> passes(rows, formula, number, row);
             case "wear" -> {
                 Wear wear = new Wear(
                         row.get("hours"),
@@ -143,6 +179,37 @@ class WorkedNumbersTest {
         }
     }
 
+    private static void passes(List<Arguments> rows, String formula, int number, Row row) {
+        List<TunedString> strings = new ArrayList<>();
+        Map<Position, Double> startN = new EnumMap<>(Position.class);
+        for (int i = 0; i < 4; i++) {
+            Position position = Position.ofNumber(4 - i);
+            double targetN = row.list("target_n").get(i).asDouble();
+            strings.add(new TunedString(
+                    position,
+                    targetN,
+                    row.list("axial_stiffness_n").get(i).asDouble()
+                            / row.list("free_length_mm").get(i).asDouble()));
+            startN.put(position, targetN * 0.1);
+        }
+        List<Position> order = row.list("order").stream()
+                .map(index -> Position.ofNumber(4 - index.asInt()))
+                .toList();
+        TuningRounds.Rounds rounds = new TuningRounds(strings, new Coupling(row.get("coupling_mm_per_n")))
+                .simulate(startN, order, row.get("tolerance_cents"));
+        rows.add(Arguments.of(formula, number, "passes", rounds.count(), row.get("passes")));
+        for (int round = 0; round < rounds.count(); round++) {
+            for (int i = 0; i < 4; i++) {
+                rows.add(Arguments.of(
+                        formula,
+                        number,
+                        "round " + round + " string " + i,
+                        rounds.centsAfter().get(round).get(Position.ofNumber(4 - i)),
+                        row.list("residual_cents").get(round).get(i).asDouble()));
+            }
+        }
+    }
+
     private interface Check {
         void that(String figure, double computed);
     }
@@ -150,6 +217,10 @@ class WorkedNumbersTest {
     private record Row(JsonNode json) {
         double get(String name) {
             return json.get(name).asDouble();
+        }
+
+        List<JsonNode> list(String name) {
+            return json.get(name).valueStream().toList();
         }
     }
 }

@@ -15,7 +15,9 @@ import rosinedpeg.core.strings.StringCore;
  */
 public record SettlingForecast(double totalCents, double tauHours) {
 
-    private static final double BETA = 0.6;
+    /** How stretched the exponential is. */
+    static final double BETA = 0.6;
+
     private static final double FURTHEST_HOURS = 24 * 365;
     private static final Range TOTAL = new Range(0, 2000, Unit.CENT);
     private static final Range TAU = new Range(0.1, 1000, Unit.HOUR);

@@ -1,0 +1,28 @@
+package rosinedpeg.core.grooves;
+
+/** What keeps I from cutting into the bridge: one of the two, never both. */
+public enum Guard {
+    NONE,
+    /** Glued over the groove. */
+    PARCHMENT,
+    /** Loose on the string; it slides off and has to be put back each time the string moves. */
+    TUBE;
+
+    /**
+     * What a bridge with those has.
+     *
+     * @param parchment whether a parchment is glued over the groove
+     * @param tube whether a tube is on the string
+     * @return the guard
+     * @throws IllegalArgumentException when it has both
+     */
+    public static Guard of(boolean parchment, boolean tube) {
+        if (parchment && tube) {
+            throw new IllegalArgumentException("parchment and tube are both there; it must be one of the two");
+        }
+        if (parchment) {
+            return PARCHMENT;
+        }
+        return tube ? TUBE : NONE;
+    }
+}

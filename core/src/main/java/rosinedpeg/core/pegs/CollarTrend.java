@@ -1,0 +1,85 @@
+package rosinedpeg.core.pegs;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.stat.regression.SimpleRegression;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+
+/**
+ * How far a peg's collar stands from the pegbox wall, over the years. A wooden peg wears its way in: with a taper of
+ * 1 : 30 it moves in 30 mm for each mm the hole opens. A straight line through what was logged says when the collar will
+ * be too close to the wall.
+ */
+public final class CollarTrend {
+
+    /** The usual taper of violin-family pegs: 1 mm of diameter over so many mm of length. */
+    public static final double TAPER = 30;
+
+    /** Closer than this, the collar is as good as at the wall. */
+    public static final double LEAST_MM = 1;
+
+    private final List<Collar> logged;
+
+    /**
+     * Takes what was logged.
+     *
+     * @param logged collar distances, in any order
+     */
+    public CollarTrend(List<Collar> logged) {
+        this.logged = List.copyOf(logged);
+    }
+
+    /** {@return how far the peg moves in within a year, in mm; empty before two different days} */
+    public Optional<Double> mmPerYear() {
+        return line().map(line -> -line.getSlope() * 365.25);
+    }
+
+    /** {@return by how much the hole opens within a year, in mm of diameter; empty before two different days} */
+    public Optional<Double> holeOpensMmPerYear() {
+        return mmPerYear().map(mm -> mm / TAPER);
+    }
+
+    /** {@return the day its collar comes within a millimetre of the wall; empty when it does not move in} */
+    public Optional<LocalDate> runsOutOn() {
+        return line().filter(line -> line.getSlope() < -1e-7)
+                .map(line -> (LEAST_MM - line.getIntercept()) / line.getSlope())
+                .filter(days -> days < 100 * 365.25)
+                .map(days -> first().plusDays((long) Math.ceil(days)));
+    }
+
+    private Optional<SimpleRegression> line() {
+        if (logged.stream().map(Collar::on).distinct().count() < 2) {
+            return Optional.empty();
+        }
+        SimpleRegression line = new SimpleRegression();
+        logged.forEach(collar -> line.addData(ChronoUnit.DAYS.between(first(), collar.on()), collar.distanceMm()));
+        return Optional.of(line);
+    }
+
+    private LocalDate first() {
+        return logged.stream().map(Collar::on).min(LocalDate::compareTo).orElseThrow();
+    }
+
+    /**
+     * A collar distance.
+     *
+     * @param on the day it was measured
+     * @param distanceMm between the collar's lip and the wall, 0 to 60 mm
+     */
+    public record Collar(LocalDate on, double distanceMm) {
+
+        private static final Range DISTANCE = new Range(0, 60, Unit.MILLIMETRE);
+
+        /**
+         * Checks the distance.
+         *
+         * @throws rosinedpeg.core.figure.OutOfRangeException outside 0 to 60 mm
+         */
+        public Collar {
+            DISTANCE.require("distanceMm", distanceMm);
+        }
+    }
+}

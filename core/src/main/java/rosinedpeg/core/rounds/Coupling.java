@@ -1,0 +1,67 @@
+package rosinedpeg.core.rounds;
+
+import java.util.Collection;
+import java.util.OptionalDouble;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.setup.Family;
+
+/**
+ * How much body and neck give: when the tension of one string rises by 1 N, the span of every other one shortens by so
+ * many mm.
+ *
+ * @param mmPerN c, 0 to 0.02 mm/N
+ */
+public record Coupling(double mmPerN) {
+
+    private static final Range RANGE = new Range(0, 0.02, Unit.MILLIMETRE);
+
+    /**
+     * Checks the figure.
+     *
+     * @throws rosinedpeg.core.figure.OutOfRangeException outside 0 to 0.02 mm/N
+     */
+    public Coupling {
+        RANGE.require("mmPerN", mmPerN);
+    }
+
+    /** {@return the default of a family, until readings say otherwise} */
+    public static Coupling usual(Family family) {
+        return switch (family) {
+            case VIOLIN, VIOLA -> new Coupling(0.0015);
+            case CELLO -> new Coupling(0.002);
+            case BASS -> new Coupling(0.003);
+        };
+    }
+
+    /** {@return what another string loses when one is raised: {@code −c·ΔT·EA/S}, in N; negative for a loss} */
+    public double changeN(double riseN, double stiffnessNPerMm) {
+        return -mmPerN * riseN * stiffnessNPerMm;
+    }
+
+    /**
+     * Learns it from what was seen to happen: least squares through the origin.
+     *
+     * @param observations how other strings sank when one was raised
+     * @return the coupling; empty while nothing that says anything was observed
+     */
+    public static OptionalDouble learn(Collection<Observation> observations) {
+        double xy = 0;
+        double xx = 0;
+        for (Observation observation : observations) {
+            double x = observation.riseN() * observation.stiffnessNPerMm();
+            xy += x * observation.lossN();
+            xx += x * x;
+        }
+        return xx == 0 ? OptionalDouble.empty() : OptionalDouble.of(RANGE.clamp(xy / xx));
+    }
+
+    /**
+     * One string was raised, another one sank.
+     *
+     * @param riseN by how much the tension of the one was raised, in N
+     * @param stiffnessNPerMm EA/S of the other
+     * @param lossN what the other lost, in N; positive for a loss
+     */
+    public record Observation(double riseN, double stiffnessNPerMm, double lossN) {}
+}

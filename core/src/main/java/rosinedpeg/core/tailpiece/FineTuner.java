@@ -1,0 +1,78 @@
+package rosinedpeg.core.tailpiece;
+
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.strings.Elasticity;
+
+/**
+ * What is left of a fine tuner's travel.
+ *
+ * @param screwOutMm how far the screw can still go in, which raises the pitch, 0 to 20 mm
+ * @param screwInMm how far it is already in, which is what it can lower, 0 to 20 mm
+ * @param pullPerScrew how far the string is drawn for each mm of screw, by the lever, 0.2 to 3
+ * @param threadPitchMm how far one turn moves the screw, 0.2 to 2 mm
+ * @param leverClearanceMm between lever and top, 0 to 30 mm
+ */
+public record FineTuner(
+        double screwOutMm, double screwInMm, double pullPerScrew, double threadPitchMm, double leverClearanceMm) {
+
+    /** Less than this and the lever can touch the top when the screw goes in. */
+    public static final double LEAST_CLEARANCE_MM = 1.5;
+
+    private static final Range TRAVEL = new Range(0, 20, Unit.MILLIMETRE);
+    private static final Range LEVER = new Range(0.2, 3, Unit.SHARE);
+    private static final Range THREAD = new Range(0.2, 2, Unit.MILLIMETRE);
+    private static final Range CLEARANCE = new Range(0, 30, Unit.MILLIMETRE);
+
+    /**
+     * Checks the figures.
+     *
+     * @throws rosinedpeg.core.figure.OutOfRangeException when one is outside its range
+     */
+    public FineTuner {
+        TRAVEL.require("screwOutMm", screwOutMm);
+        TRAVEL.require("screwInMm", screwInMm);
+        LEVER.require("pullPerScrew", pullPerScrew);
+        THREAD.require("threadPitchMm", threadPitchMm);
+        CLEARANCE.require("leverClearanceMm", leverClearanceMm);
+    }
+
+    /** {@return how far it can still raise the string, in cents} */
+    public double centsUp(Elasticity string) {
+        return string.centsForMm(screwOutMm * pullPerScrew);
+    }
+
+    /** {@return how far it can still lower the string, in cents, as a positive number} */
+    public double centsDown(Elasticity string) {
+        double perMm = string.axialStiffnessN() / string.freeLengthMm();
+        double slackened = string.tensionN() - screwInMm * pullPerScrew * perMm;
+        return slackened <= 0 ? Double.POSITIVE_INFINITY : 600 * Math.log(string.tensionN() / slackened) / Math.log(2);
+    }
+
+    /** {@return how far one turn of the screw moves the pitch, in cents} */
+    public double centsPerTurn(Elasticity string) {
+        return string.centsForMm(threadPitchMm * pullPerScrew);
+    }
+
+    /** {@return what its travel and its lever ask for} */
+    public Judgement judge() {
+        if (leverClearanceMm < LEAST_CLEARANCE_MM) {
+            return Judgement.LEVER_NEAR_TOP;
+        }
+        if (screwOutMm < threadPitchMm) {
+            return Judgement.NO_TRAVEL_UP;
+        }
+        return screwInMm < threadPitchMm ? Judgement.RATTLES : Judgement.GOOD;
+    }
+
+    /** What a fine tuner asks for. */
+    public enum Judgement {
+        GOOD,
+        /** All the way out: it rattles, and cannot lower the string. */
+        RATTLES,
+        /** All the way in: let the string down at the peg and back it out. */
+        NO_TRAVEL_UP,
+        /** Its lever can dig into the top. */
+        LEVER_NEAR_TOP
+    }
+}

@@ -1,0 +1,105 @@
+package rosinedpeg.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.function.ToDoubleFunction;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import rosinedpeg.core.bridge.BridgeCurve;
+import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
+import rosinedpeg.core.bridge.Drag;
+import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.bridge.Thrust;
+import rosinedpeg.core.load.FeetLoad;
+import rosinedpeg.core.load.StringLoad;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Tension;
+import rosinedpeg.core.tailpiece.Afterlength;
+import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.winding.Turns;
+
+/** The worked examples of docs/arithmetic.md are what the core computes. */
+class ArithmeticDocumentTest {
+
+    private static final Pattern EXAMPLE = Pattern.compile("    (\\w+)\\((.*)\\) = (-?[\\d.]+)");
+
+    private static final Map<String, ToDoubleFunction<double[]>> FORMULAS = Map.ofEntries(
+            Map.entry("frequencyHz", a -> new Pitch((int) a[0]).frequencyHz(new ReferenceA(a[1]))),
+            Map.entry(
+                    "centsOfTensionFraction", a -> Cents.ofTensionFraction(a[0]).value()),
+            Map.entry("tensionN", a -> Tension.tensionN(a[0], a[1], a[2])),
+            Map.entry("stretchMm", a -> new Elasticity(a[0], a[1], a[2]).stretchMm()),
+            Map.entry("centsForMm", a -> new Elasticity(a[0], a[1], a[2]).centsForMm(a[3])),
+            Map.entry("centsPerPegDegree", a -> new Elasticity(a[0], a[1], a[2]).centsPerPegDegree(a[3], a[4])),
+            Map.entry(
+                    "turns",
+                    a -> Turns.of(a[0], a[1], a[2], a[3], a[4], a[5], a[6]).count()),
+            Map.entry("farSideTurns", a -> new Turns(a[0]).farSide(a[1], a[2])),
+            Map.entry("trebleFootN", a -> feet(a).trebleN()),
+            Map.entry("bassFootN", a -> feet(a).bassN()),
+            Map.entry("leanDeg", a -> Lean.fromGap(a[0], a[1]).degrees()),
+            Map.entry(
+                    "thrustMargin",
+                    a -> Thrust.of(a[0], a[1], a[2], new Lean(a[3]), a[4], a[5]).margin()),
+            Map.entry(
+                    "dragLeanDeg",
+                    a -> Drag.lean(a[0], a[1], a[2], a[3], a[4], a[5]).degrees()),
+            Map.entry("radiusMm", a -> curve(a).radiusMm().get(0)),
+            Map.entry("proudMm", a -> curve(a).proudMm().get(0)),
+            Map.entry("bowingAngleDeg", a -> curve(a).bowingAngleDeg().get(0)),
+            Map.entry(
+                    "afterlengthCents",
+                    a -> new Afterlength(a[0], a[1]).interval().value()),
+            Map.entry("cordChangeMm", a -> new Afterlength(a[0], a[1]).cordChangeMm()),
+            Map.entry("couplingChangeN", a -> new Coupling(a[0]).changeN(a[1], a[2])),
+            Map.entry("lostCents", a -> new SettlingForecast(a[0], a[1]).lostCents(a[2])),
+            Map.entry("steadyAtHours", a -> new SettlingForecast(a[0], a[1]).steadyAtHours(a[2], a[3])),
+            Map.entry("worn", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).worn()),
+            Map.entry("monthsLeft", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).monthsLeft(a[5], a[6])));
+
+    @ParameterizedTest
+    @MethodSource("examples")
+    void holds(String example) {
+        Matcher matcher = EXAMPLE.matcher(example);
+        assertThat(matcher.matches()).isTrue();
+        double[] arguments = Stream.of(matcher.group(2).split(", "))
+                .mapToDouble(Double::parseDouble)
+                .toArray();
+        String result = matcher.group(3);
+        int decimals = result.length() - result.indexOf('.') - 1;
+        assertThat(FORMULAS).containsKey(matcher.group(1));
+        assertThat(FORMULAS.get(matcher.group(1)).applyAsDouble(arguments))
+                .isCloseTo(Double.parseDouble(result), within(0.500001 * Math.pow(10, -decimals)));
+    }
+
+    static List<String> examples() throws Exception {
+        List<String> examples = Files.readAllLines(Path.of("../docs/arithmetic.md")).stream()
+                .filter(line -> EXAMPLE.matcher(line).matches())
+                .toList();
+        assertThat(examples).hasSize(FORMULAS.size());
+        return examples;
+    }
+
+    private static FeetLoad feet(double[] a) {
+        return FeetLoad.of(List.of(new StringLoad(a[0], a[1], a[2], a[3])), a[4]);
+    }
+
+    private static BridgeCurve curve(double[] a) {
+        return new BridgeCurve(
+                List.of(new StringPoint(a[0], a[1]), new StringPoint(a[2], a[3]), new StringPoint(a[4], a[5])));
+    }
+}

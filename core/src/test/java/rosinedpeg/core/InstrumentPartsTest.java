@@ -1,0 +1,188 @@
+package rosinedpeg.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import rosinedpeg.core.bridge.BridgeCurve;
+import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
+import rosinedpeg.core.grooves.Groove;
+import rosinedpeg.core.grooves.Guard;
+import rosinedpeg.core.pegs.CollarTrend;
+import rosinedpeg.core.pegs.PegDiagnosis;
+import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.rounds.TunedString;
+import rosinedpeg.core.rounds.TuningRounds;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.tailpiece.Afterlength;
+import rosinedpeg.core.tailpiece.FineTuner;
+
+/** Bridge curve, tailpiece, rounds, pegs and grooves. */
+class InstrumentPartsTest {
+
+    private static final Elasticity STEEL_FIRST = new Elasticity(77, 10_600, 440);
+
+    @Property
+    void deepeningTheProuderGrooveEvensTheCurve(
+            @ForAll @DoubleRange(min = 31.5, max = 34) double third,
+            @ForAll @DoubleRange(min = 31.5, max = 34) double second) {
+        List<StringPoint> points = List.of(
+                new StringPoint(-16.75, 30),
+                new StringPoint(-5.6, third),
+                new StringPoint(5.6, second),
+                new StringPoint(16.75, 29.5));
+        BridgeCurve.Evening evening = new BridgeCurve(points).evening();
+        if (evening.index().isPresent()) {
+            List<StringPoint> after = new ArrayList<>(points);
+            int index = evening.index().getAsInt();
+            after.set(
+                    index,
+                    new StringPoint(points.get(index).xMm(), points.get(index).yMm() - evening.byMm()));
+            List<Double> proud = new BridgeCurve(after).proudMm();
+            assertThat(proud.get(0)).isCloseTo(proud.get(1), within(1e-6));
+            assertThat(evening.byMm()).isPositive();
+        }
+    }
+
+    @Test
+    void aBridgeCurveNeedsItsStringsInOrder() {
+        StringPoint point = new StringPoint(0, 30);
+        assertThatThrownBy(() -> new BridgeCurve(List.of(point, point))).hasMessageContaining("must have 3 to 5");
+        assertThatThrownBy(() -> new BridgeCurve(List.of(point, point, point))).hasMessageContaining("must rise");
+    }
+
+    @Test
+    void aSixthOfTheLengthSoundsTwoOctavesAndAFifthUp() {
+        Afterlength exact = new Afterlength(328, 328 / 6.0);
+        assertThat(exact.interval().value()).isCloseTo(3102, within(0.05));
+        assertThat(exact.sounding(Pitch.of("A4")).nearest()).isEqualTo(Pitch.of("E7"));
+        Afterlength tooShort = new Afterlength(328, 48);
+        assertThat(tooShort.offTarget().value()).isPositive();
+        assertThat(tooShort.cordChangeMm())
+                .as("a loop of cord moves the tailpiece by half")
+                .isCloseTo(2 * (48 - 328 / 6.0), within(1e-9));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"4, 3, 6, GOOD", "0.1, 3, 6, NO_TRAVEL_UP", "4, 0.1, 6, RATTLES", "4, 3, 1, LEVER_NEAR_TOP"})
+    void judgesAFineTuner(double out, double in, double clearance, FineTuner.Judgement judgement) {
+        FineTuner tuner = new FineTuner(out, in, 0.8, 0.5, clearance);
+        assertThat(tuner.judge()).isEqualTo(judgement);
+        assertThat(tuner.centsUp(STEEL_FIRST)).isGreaterThan(0);
+        assertThat(tuner.centsPerTurn(STEEL_FIRST)).isCloseTo(STEEL_FIRST.centsForMm(0.4), within(1e-9));
+        assertThat(tuner.centsDown(STEEL_FIRST))
+                .as("down is further than up for the same way")
+                .isGreaterThan(0);
+    }
+
+    private static TuningRounds violin(Coupling coupling) {
+        return new TuningRounds(
+                Examples.violinSet().entrySet().stream()
+                        .map(entry -> TunedString.of(entry.getKey(), Examples.VIOLIN.elasticity(entry.getValue())))
+                        .toList(),
+                coupling);
+    }
+
+    @Test
+    void theStiffestStringLastLeavesLeastToRedo() {
+        Map<Position, Double> slack = new EnumMap<>(Examples.VIOLIN.tensionsN(Examples.violinSet()));
+        slack.replaceAll((position, tensionN) -> tensionN * 0.1);
+        TuningRounds.Rounds best = violin(Coupling.usual(Family.VIOLIN)).best(slack, TuningRounds.TOLERANCE_CENTS);
+        assertThat(best.order().get(3)).isEqualTo(Position.I);
+        assertThat(best.centsAfter().get(best.count() - 1).values())
+                .allMatch(cents -> Math.abs(cents) <= TuningRounds.TOLERANCE_CENTS);
+    }
+
+    @Property(tries = 200)
+    void theCouplingIsLearnedFromTheDropsItCauses(@ForAll @IntRange(min = 5, max = 50) int tenThousandths) {
+        double truth = tenThousandths / 10_000.0;
+        Map<Position, Double> nowN = new EnumMap<>(Examples.VIOLIN.tensionsN(Examples.violinSet()));
+        nowN.put(Position.II, 20.0);
+        Map<Position, Cents> drops = violin(new Coupling(truth)).predictedDrops(nowN, Position.II);
+        double riseN = Examples.VIOLIN.tensionN(Examples.violinSet().get(Position.II)) - 20;
+        List<Coupling.Observation> seen = drops.entrySet().stream()
+                .map(drop -> {
+                    double before = nowN.get(drop.getKey());
+                    double lossN = before - before * drop.getValue().toTensionFraction();
+                    Elasticity elasticity =
+                            Examples.VIOLIN.elasticity(Examples.violinSet().get(drop.getKey()));
+                    return new Coupling.Observation(
+                            riseN, elasticity.axialStiffnessN() / elasticity.freeLengthMm(), lossN);
+                })
+                .toList();
+        assertThat(drops)
+                .hasSize(3)
+                .allSatisfy((position, drop) -> assertThat(drop.value()).isNegative());
+        assertThat(Coupling.learn(seen).orElseThrow()).isCloseTo(truth, within(1e-9));
+        assertThat(Coupling.learn(List.of())).isEmpty();
+    }
+
+    @Test
+    void pitchesFromSlackRiseToPitch() {
+        assertThat(TuningRounds.pitchesFromSlack().stream().map(Cents::semitones))
+                .isSorted()
+                .last()
+                .isEqualTo(0.0);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "BOTH_BANDS_SHINY, FITS, false",
+        "CREAKS, STICKING, false",
+        "CREEPS_BACK, SLIPPING, false",
+        "HALF_A_BAND_SHINY, TAPER_MISMATCH, true",
+        "COLLAR_CLOSE_TO_WALL, WORN_IN, true",
+        "CRACK_NEAR_THE_HOLE, CRACKED, true"
+    })
+    void diagnosesAPeg(PegSign sign, PegDiagnosis diagnosis, boolean refer) {
+        assertThat(PegDiagnosis.of(Set.of(sign))).containsExactly(diagnosis);
+        assertThat(diagnosis.refer()).isEqualTo(refer);
+        assertThat(PegDiagnosis.of(Set.of(sign, PegSign.SPLIT)).get(0).stops()).isTrue();
+    }
+
+    @Test
+    void aPegThatWearsItsWayInRunsOut() {
+        LocalDate first = LocalDate.of(2022, 1, 1);
+        CollarTrend trend = new CollarTrend(List.of(
+                new CollarTrend.Collar(first, 9),
+                new CollarTrend.Collar(first.plusYears(1), 7),
+                new CollarTrend.Collar(first.plusYears(2), 5)));
+        assertThat(trend.mmPerYear().orElseThrow()).isCloseTo(2, within(0.01));
+        assertThat(trend.holeOpensMmPerYear().orElseThrow()).isCloseTo(2 / 30.0, within(0.001));
+        assertThat(trend.runsOutOn().orElseThrow())
+                .isBetween(first.plusYears(4).minusDays(5), first.plusYears(4).plusDays(5));
+        assertThat(new CollarTrend(List.of(new CollarTrend.Collar(first, 9))).runsOutOn())
+                .isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0.15, SHALLOW", "0.3, GOOD", "0.5, DEEP", "0.8, TOO_DEEP"})
+    void judgesAGroove(double depthMm, Groove.Depth depth) {
+        assertThat(new Groove(depthMm, 0.8, 0.8).depth()).isEqualTo(depth);
+        assertThat(new Groove(depthMm, 0.6, 0.8).pinches()).isTrue();
+    }
+
+    @Test
+    void parchmentOrTubeNeverBoth() {
+        assertThat(Guard.of(true, false)).isEqualTo(Guard.PARCHMENT);
+        assertThatThrownBy(() -> Guard.of(true, true)).hasMessageContaining("one of the two");
+    }
+}
