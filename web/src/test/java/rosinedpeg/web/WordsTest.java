@@ -25,6 +25,7 @@ import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.settling.Behaviour;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
@@ -73,6 +74,7 @@ class WordsTest {
         add(wanted, "reason.", Reason.values(), "");
         add(wanted, "role.", Role.values(), "", ".may");
         add(wanted, "steadiness.", Steadiness.values(), "");
+        add(wanted, "behaviour.", Behaviour.values(), "");
         add(wanted, "school.off.", Schools.Off.values(), "", ".why");
         add(wanted, "school.begin.", Schools.Begin.values(), "", ".why");
         add(wanted, "school.firstEnd.", Schools.FirstEnd.values(), "", ".why");

@@ -5,7 +5,11 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.settling.Behaviour;
+import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instrument;
@@ -17,7 +21,7 @@ import rosinedpeg.web.instrument.StringOn;
  * @param instrument the instrument it is on
  * @param string the string
  * @param fittedAt when it came to pitch
- * @param forecast what it is expected to lose
+ * @param fit what it is expected to lose: the default of its core, corrected by its readings
  * @param readings what was read, oldest first
  */
 public record SettlingString(
@@ -35,7 +39,7 @@ public record SettlingString(
 
     /** {@return when it first holds well enough for that} */
     public Instant steadyAt(Steadiness steadiness) {
-        return at(forecast.steadyAtHours(steadiness));
+        return at(forecast().steadyAtHours(steadiness));
     }
 
     /** {@return whether it does not yet hold for a concert} */
@@ -50,7 +54,7 @@ public record SettlingString(
                 .mapToDouble(Reading::hours)
                 .max()
                 .orElse(0);
-        var hours = forecast.wantsTuningAtHours(tunedAt, Steadiness.REHEARSAL.toleranceCents());
+        var hours = forecast().wantsTuningAtHours(tunedAt, Steadiness.REHEARSAL.toleranceCents());
         return hours.isPresent() ? Optional.of(at(hours.getAsDouble())) : Optional.empty();
     }
 
@@ -71,8 +75,13 @@ public record SettlingString(
      * @param cents from pitch as it was found, negative for flat
      * @param retuned whether it was tuned then
      * @param lostCents all it has lost since it came to pitch
-     * @param expectedCents what the forecast says it should have lost
+     * @param expectedCents what the default of its core says it should have lost
      */
     public record Reading(
-            Instant at, double hours, double cents, boolean retuned, double lostCents, double expectedCents) {}
+            Instant at, double hours, double cents, boolean retuned, double lostCents, double expectedCents) {
+
+        SettlingReading core() {
+            return new SettlingReading(Math.min(hours, 10_000), Math.max(-100, Math.min(lostCents, 2000)));
+        }
+    }
 }

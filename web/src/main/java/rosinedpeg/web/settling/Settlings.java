@@ -11,7 +11,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -73,7 +75,7 @@ public class Settlings {
                                 instrument,
                                 string,
                                 at,
-                                SettlingForecast.usual(string.kind().spec().core()),
+                                SettlingFit.of(string.kind().spec().core(), List.of()),
                                 List.of())));
             }
         }
@@ -88,6 +90,11 @@ public class Settlings {
     }
 
     private static SettlingString withReadings(SettlingString string, List<SettlingReadingEntity> entities) {
+        if (entities.isEmpty()) {
+            return string;
+        }
+        StringCore core = string.string().kind().spec().core();
+        SettlingForecast usual = SettlingForecast.usual(core);
         List<SettlingString.Reading> readings = new ArrayList<>();
         double madeUp = 0;
         for (SettlingReadingEntity entity : entities) {
@@ -100,11 +107,18 @@ public class Settlings {
                     entity.cents(),
                     entity.retuned(),
                     lost,
-                    string.forecast().lostCents(hours)));
+                    usual.lostCents(hours)));
             if (entity.retuned()) {
                 madeUp = lost;
             }
         }
-        return new SettlingString(string.instrument(), string.string(), string.fittedAt(), string.forecast(), readings);
+        return new SettlingString(
+                string.instrument(),
+                string.string(),
+                string.fittedAt(),
+                SettlingFit.of(
+                        core,
+                        readings.stream().map(SettlingString.Reading::core).toList()),
+                readings);
     }
 }
