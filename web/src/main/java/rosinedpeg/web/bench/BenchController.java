@@ -177,7 +177,9 @@ class BenchController {
         model.addAttribute("gapRange", Lean.gapRangeMm(state.plan().setUp()));
         model.addAttribute("judgements", judgements(state));
         model.addAttribute("minutesToGo", state.over() ? 0 : state.plan().minutesFrom(step.index()));
-        model.addAttribute("track", LoadTrack.of(state.plan(), step == null ? run.steps() : step.index(), 960, 124));
+        int reached = step == null ? run.steps() : step.index();
+        model.addAttribute("track", LoadTrack.of(state.plan(), reached, 960, 124));
+        model.addAttribute("narrowTrack", LoadTrack.of(state.plan(), reached, 370, 140));
         model.addAttribute("drawing", drawing(state, step, instrument));
         return fragment ? "bench/run :: bench" : "bench/run";
     }

@@ -180,6 +180,7 @@ class PlanController {
                 LoadBands.USUAL));
         model.addAttribute("plan", plan);
         model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
+        model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));
         return Optional.of(plan);
     }
 

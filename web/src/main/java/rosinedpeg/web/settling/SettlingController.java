@@ -102,6 +102,7 @@ class SettlingController {
         model.addAttribute("now", clock.instant());
         model.addAttribute("occasions", diary.toCome());
         model.addAttribute("chart", chart(string, 760, 330));
+        model.addAttribute("narrowChart", chart(string, 380, 250));
         return "settling/one";
     }
 

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.settling.Behaviour;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
@@ -25,7 +24,31 @@ import rosinedpeg.web.instrument.StringOn;
  * @param readings what was read, oldest first
  */
 public record SettlingString(
-        Instrument instrument, StringOn string, Instant fittedAt, SettlingForecast forecast, List<Reading> readings) {
+        Instrument instrument, StringOn string, Instant fittedAt, SettlingFit fit, List<Reading> readings) {
+
+    /** {@return what it is expected to lose} */
+    public SettlingForecast forecast() {
+        return fit.forecast();
+    }
+
+    /** {@return what the latest drop is to be put down to; empty before the first reading} */
+    public Optional<Behaviour> behaviour() {
+        return readings.isEmpty()
+                ? Optional.empty()
+                : Optional.of(Behaviour.of(
+                        string.kind().spec().core(),
+                        readings.stream().map(Reading::core).toList()));
+    }
+
+    /** {@return the earliest moment from which it may hold, nine times in ten} */
+    public Instant earliestSteadyAt(Steadiness steadiness) {
+        return at(fit.steadyAtHours(steadiness).low());
+    }
+
+    /** {@return the moment by which it holds, nine times in ten} */
+    public Instant latestSteadyAt(Steadiness steadiness) {
+        return at(fit.steadyAtHours(steadiness).high());
+    }
 
     /** {@return the id of this very string} */
     public UUID fittedId() {

@@ -102,12 +102,7 @@ public class Settlings {
                     0, Duration.between(string.fittedAt(), entity.readAt()).toSeconds() / 3600.0);
             double lost = madeUp - entity.cents();
             readings.add(new SettlingString.Reading(
-                    entity.readAt(),
-                    hours,
-                    entity.cents(),
-                    entity.retuned(),
-                    lost,
-                    usual.lostCents(hours)));
+                    entity.readAt(), hours, entity.cents(), entity.retuned(), lost, usual.lostCents(hours)));
             if (entity.retuned()) {
                 madeUp = lost;
             }
