@@ -11,6 +11,11 @@ import static rosinedpeg.core.strings.Position.IV;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -110,6 +115,7 @@ class ChangePlannerTest {
                             case INNER_FIRST -> List.of(II, III, I, IV);
                             case TOP_DOWN -> List.of(I, II, III, IV);
                             case BOTTOM_UP -> List.of(IV, III, II, I);
+                            case BEST_HELD -> plan.order();
                         });
         assertThat(plan.steps().get(plan.steps().size() - 1).tensionsAfterN()).isEqualTo(plan.tensionsAfterN());
         assertThat(kinds(plan))
@@ -173,5 +179,33 @@ class ChangePlannerTest {
                         Schools.USUAL,
                         LoadBands.USUAL)))
                 .hasMessageContaining("family is CELLO");
+    }
+
+    /** Whatever is chosen: a plan that is not refused ends with all at pitch and never lets the post go. */
+    @Property(tries = 60)
+    void bestHeldIsNeverWorseThanAnySchoolAndNoPlanLetsThePostGo(
+            @ForAll @IntRange(min = 1, max = 15) int chosen, @ForAll boolean fourMakesWayForThree) {
+        Set<Position> positions = Stream.of(I, II, III, IV)
+                .filter(position -> (chosen >> position.ordinal() & 1) == 1)
+                .collect(Collectors.toSet());
+        Map<Position, Position> setAsides =
+                fourMakesWayForThree && positions.contains(III) ? Map.of(III, IV) : Map.of();
+        Map<Schools, ChangePlan> plans = ChangePlanner.compare(Examples.request(Schools.USUAL, positions, setAsides));
+        assertThat(plans).hasSize(positions.size() == 1 ? 1 : 8);
+        plans.forEach((schools, plan) -> {
+            ChangePlan best = plans.get(schools.with(schools.off(), Schools.Begin.BEST_HELD));
+            if (!plan.refused()) {
+                assertThat(best.refused()).isFalse();
+                assertThat(best.leastTreble()).isGreaterThanOrEqualTo(plan.leastTreble());
+                assertThat(plan.leastTreble()).isGreaterThanOrEqualTo(LoadBands.USUAL.thinFrom());
+                assertThat(plan.steps()).allMatch(step -> !step.sharesAfter().bassFootLifts());
+                assertThat(plan.steps().get(plan.steps().size() - 1).tensionsAfterN())
+                        .isEqualTo(plan.tensionsAfterN());
+            }
+        });
+        List<ChangePlan> sorted = List.copyOf(plans.values());
+        assertThat(sorted.get(0).refused())
+                .as("one at a time is always possible")
+                .isFalse();
     }
 }

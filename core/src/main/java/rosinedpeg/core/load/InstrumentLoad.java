@@ -1,7 +1,8 @@
 package rosinedpeg.core.load;
 
+import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -12,7 +13,7 @@ public final class InstrumentLoad {
     /** Share of its tension that a string keeps when it is let down just far enough to lift out of its nut groove. */
     public static final double SET_ASIDE = 0.25;
 
-    private final SetUp setUp;
+    private final Map<Position, FeetLoad> perNewton = new EnumMap<>(Position.class);
     private final FeetLoad fullyStrung;
 
     /**
@@ -22,7 +23,14 @@ public final class InstrumentLoad {
      * @param tensionsN tension of every string at pitch, in N
      */
     public InstrumentLoad(SetUp setUp, Map<Position, Double> tensionsN) {
-        this.setUp = setUp;
+        for (Position position : setUp.positions()) {
+            StringLoad oneNewton = new StringLoad(
+                    1,
+                    setUp.xAtBridgeMm(position),
+                    setUp.value(Quantity.FRONT_ANGLE),
+                    setUp.value(Quantity.BACK_ANGLE));
+            perNewton.put(position, FeetLoad.of(List.of(oneNewton), setUp.value(Quantity.FOOT_SPAN)));
+        }
         this.fullyStrung = feet(tensionsN);
     }
 
@@ -43,14 +51,13 @@ public final class InstrumentLoad {
 
     /** {@return the load of such tensions on both feet, in N} */
     public FeetLoad feet(Map<Position, Double> tensionsN) {
-        return FeetLoad.of(
-                tensionsN.entrySet().stream()
-                        .map(entry -> new StringLoad(
-                                entry.getValue(),
-                                setUp.xAtBridgeMm(entry.getKey()),
-                                setUp.value(Quantity.FRONT_ANGLE),
-                                setUp.value(Quantity.BACK_ANGLE)))
-                        .collect(Collectors.toList()),
-                setUp.value(Quantity.FOOT_SPAN));
+        double bassN = 0;
+        double trebleN = 0;
+        for (Map.Entry<Position, Double> entry : tensionsN.entrySet()) {
+            FeetLoad oneNewton = perNewton.get(entry.getKey());
+            bassN += entry.getValue() * oneNewton.bassN();
+            trebleN += entry.getValue() * oneNewton.trebleN();
+        }
+        return new FeetLoad(bassN, trebleN);
     }
 }

@@ -75,6 +75,18 @@ public record ChangePlan(
                 .orElseThrow();
     }
 
+    /** {@return the least share left on the treble foot} */
+    public double leastTreble() {
+        return thinnest().sharesAfter().treble();
+    }
+
+    /** {@return how many times a neighbour has to make way} */
+    public long setAsides() {
+        return steps.stream()
+                .filter(step -> step.kind() == StepKind.SET_ASIDE_NEIGHBOUR)
+                .count();
+    }
+
     /** {@return everything that has to lie ready, in the order it is first used} */
     public Set<Material> kit() {
         Set<Material> kit = new LinkedHashSet<>();

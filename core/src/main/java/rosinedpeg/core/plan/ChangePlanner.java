@@ -12,9 +12,11 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
@@ -28,6 +30,7 @@ import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Permutations;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Turns;
@@ -41,7 +44,13 @@ import rosinedpeg.core.winding.Turns;
  */
 public final class ChangePlanner {
 
+    private static final Comparator<ChangePlan> HELD_BEST = Comparator.comparing(ChangePlan::refused)
+            .thenComparing(Comparator.comparingDouble(ChangePlan::leastTreble).reversed())
+            .thenComparingLong(ChangePlan::setAsides)
+            .thenComparingDouble(ChangePlan::minutes);
+
     private final ChangeRequest request;
+    private final List<Position> order;
     private final SetUp setUp;
     private final Map<Position, Double> before;
     private final Map<Position, Double> after;
@@ -50,8 +59,9 @@ public final class ChangePlanner {
     private final List<Step> steps = new ArrayList<>();
     private final List<Finding> refusals = new ArrayList<>();
 
-    private ChangePlanner(ChangeRequest request) {
+    private ChangePlanner(ChangeRequest request, List<Position> order) {
         this.request = request;
+        this.order = order;
         this.setUp = request.setUp();
         this.before = setUp.tensionsN(request.present());
         this.after = setUp.tensionsN(request.afterwards());
@@ -71,24 +81,49 @@ public final class ChangePlanner {
             throw new IllegalArgumentException(
                     "family is " + request.setUp().family() + "; it must be VIOLIN or VIOLA");
         }
-        return new ChangePlanner(request).plan();
+        return orders(request.schools().begin(), request.replacements().keySet()).stream()
+                .map(order -> new ChangePlanner(request, order).plan())
+                .min(HELD_BEST)
+                .orElseThrow();
     }
 
-    /** {@return the strings in the order a school changes them} */
-    static List<Position> order(Schools.Begin begin, Set<Position> chosen) {
+    /**
+     * The same change by every school of how many strings are off and where to begin.
+     *
+     * @param request what is to be changed; its own choice of these two does not matter
+     * @return a plan for each, the one that holds the post best first, refused ones last; of a single string there is
+     *     only one way
+     */
+    public static Map<Schools, ChangePlan> compare(ChangeRequest request) {
+        Map<Schools, ChangePlan> plans = new LinkedHashMap<>();
+        boolean several = request.replacements().size() > 1;
+        for (Schools.Off off : several ? Schools.Off.values() : new Schools.Off[] {Schools.Off.ONE_AT_A_TIME}) {
+            for (Schools.Begin begin :
+                    several ? Schools.Begin.values() : new Schools.Begin[] {Schools.Begin.BEST_HELD}) {
+                Schools schools = request.schools().with(off, begin);
+                plans.put(schools, plan(request.by(schools)));
+            }
+        }
+        return plans.entrySet().stream()
+                .sorted(Map.Entry.comparingByValue(HELD_BEST))
+                .collect(Collectors.toMap(
+                        Map.Entry::getKey, Map.Entry::getValue, (first, second) -> first, LinkedHashMap::new));
+    }
+
+    /** {@return the orders a school leaves open: one, or every one of them for best held} */
+    private static List<List<Position>> orders(Schools.Begin begin, Set<Position> chosen) {
         Comparator<Position> comparator = switch (begin) {
             case TOP_DOWN -> Comparator.naturalOrder();
             case BOTTOM_UP -> Comparator.reverseOrder();
-            case INNER_FIRST ->
+            case INNER_FIRST, BEST_HELD ->
                 Comparator.comparing((Position position) -> position == Position.I || position.number() >= 4)
                         .thenComparing(Comparator.naturalOrder());
         };
-        return chosen.stream().sorted(comparator).toList();
+        List<Position> sorted = chosen.stream().sorted(comparator).toList();
+        return begin == Schools.Begin.BEST_HELD ? Permutations.of(sorted) : List.of(sorted);
     }
 
     private ChangePlan plan() {
-        List<Position> order =
-                order(request.schools().begin(), request.replacements().keySet());
         add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
         add(
                 StepKind.TUNE_AND_STRAIGHTEN,

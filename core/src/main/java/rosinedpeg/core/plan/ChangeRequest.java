@@ -64,6 +64,11 @@ public record ChangeRequest(
         return pegs.getOrDefault(position, PegCondition.FITS);
     }
 
+    /** {@return the same request by other schools} */
+    public ChangeRequest by(Schools other) {
+        return new ChangeRequest(setUp, present, replacements, setAsides, pegs, other, bands);
+    }
+
     /** {@return every string once the change is done} */
     public Map<Position, StringSpec> afterwards() {
         Map<Position, StringSpec> afterwards = new EnumMap<>(present);

@@ -27,7 +27,9 @@ public record Schools(
     public enum Begin {
         INNER_FIRST,
         TOP_DOWN,
-        BOTTOM_UP
+        BOTTOM_UP,
+        /** The order, of all there are, that keeps the least load on the post highest. */
+        BEST_HELD
     }
 
     /** Which end of the new string goes on first. */
@@ -70,6 +72,11 @@ public record Schools(
             Wall.SMALL_GAP,
             Treatment.COMPOUND,
             OldStrings.KEPT);
+
+    /** {@return the same choices, but so many off at a time and beginning there} */
+    public Schools with(Off off, Begin begin) {
+        return new Schools(off, begin, firstEnd, lock, wall, treatment, oldStrings);
+    }
 
     /** Checks that every choice is made. */
     public Schools {

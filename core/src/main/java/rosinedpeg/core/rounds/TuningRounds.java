@@ -6,10 +6,10 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.function.Consumer;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.strings.Permutations;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -88,12 +88,8 @@ public final class TuningRounds {
      * @return the best rounds
      */
     public Rounds best(Map<Position, Double> startN, double toleranceCents) {
-        List<Rounds> all = new ArrayList<>();
-        permute(
-                new ArrayList<>(),
-                strings.stream().map(TunedString::position).toList(),
-                order -> all.add(simulate(startN, order, toleranceCents)));
-        return all.stream()
+        return Permutations.of(strings.stream().map(TunedString::position).toList()).stream()
+                .map(order -> simulate(startN, order, toleranceCents))
                 .min(Comparator.comparingInt(Rounds::count).thenComparingDouble(Rounds::toRedoCents))
                 .orElseThrow();
     }
@@ -147,19 +143,6 @@ public final class TuningRounds {
                 .findFirst()
                 .orElseThrow(
                         () -> new IllegalArgumentException("position is " + position + "; there is no such string"));
-    }
-
-    private static void permute(List<Position> chosen, List<Position> left, Consumer<List<Position>> each) {
-        if (left.isEmpty()) {
-            each.accept(List.copyOf(chosen));
-        }
-        for (Position next : left) {
-            List<Position> rest = new ArrayList<>(left);
-            rest.remove(next);
-            chosen.add(next);
-            permute(chosen, rest, each);
-            chosen.remove(chosen.size() - 1);
-        }
     }
 
     /**

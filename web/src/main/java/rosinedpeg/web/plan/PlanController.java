@@ -168,7 +168,7 @@ class PlanController {
         if (result.hasErrors() || wrongPosition) {
             return Optional.empty();
         }
-        ChangePlan plan = ChangePlanner.plan(new ChangeRequest(
+        ChangeRequest request = new ChangeRequest(
                 instrument.setUp(),
                 instrument.specs(),
                 replacements,
@@ -177,7 +177,11 @@ class PlanController {
                         .filter(entry -> entry.getValue() != null)
                         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
                 form.schools(),
-                LoadBands.USUAL));
+                LoadBands.USUAL);
+        ChangePlan plan = ChangePlanner.plan(request);
+        if (replacements.size() > 1) {
+            model.addAttribute("comparison", ChangePlanner.compare(request));
+        }
         model.addAttribute("plan", plan);
         model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
         model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));

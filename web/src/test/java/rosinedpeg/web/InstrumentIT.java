@@ -1,0 +1,181 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.time.LocalDate;
+import java.time.LocalDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.SignedIn;
+
+/** An instrument from the day it comes to the rack, and the strings that are recorded on it. */
+@AutoConfigureMockMvc
+class InstrumentIT extends RunningApplication {
+
+    @Autowired
+    MockMvcTester mvc;
+
+    @Autowired
+    EntityManagerFactory entityManagerFactory;
+
+    private SignedIn technician;
+
+    @BeforeEach
+    void signIn() {
+        technician = account("bench");
+    }
+
+    private MvcTestResult post(String path, Map<String, String> fields) {
+        var request = mvc.post().uri(path).with(user(technician)).with(csrf());
+        fields.forEach(request::param);
+        return request.exchange();
+    }
+
+    private String page(String path) throws Exception {
+        MvcTestResult result = mvc.get().uri(path).with(user(technician)).exchange();
+        assertThat(result).hasStatus(200);
+        return result.getResponse().getContentAsString();
+    }
+
+    private UUID add(String name) {
+        assertThat(post(
+                        "/instruments/new",
+                        Map.of(
+                                "name", name,
+                                "size", "VIOLIN 4/4",
+                                "referenceA", "440",
+                                "firstTuner", "FORK_TUNER",
+                                "hoursPerWeek", "5",
+                                "demand", "STUDY")))
+                .hasStatus(302);
+        return instrument(name);
+    }
+
+    private UUID kind(String position) {
+        return database.sql("select id from string_kind where line = 'Sluice' and string_end = 'BALL' and position = ?")
+                .param(position)
+                .query(UUID.class)
+                .single();
+    }
+
+    private void found(UUID instrument, String position, String since) {
+        assertThat(post(
+                        "/instruments/" + instrument + "/strings/" + position + "/found",
+                        Map.of("kind", kind(position).toString(), "since", since, "hoursBefore", "0")))
+                .hasStatus(302);
+    }
+
+    @Test
+    void comesToTheRackGetsItsStringsAndCanBePlanned() throws Exception {
+        UUID violin = add("Understudy violin");
+        assertThat(page("/")).contains("Understudy violin", "Strings not recorded");
+        assertThat(mvc.get().uri("/instruments/" + violin + "/plan").with(user(technician)))
+                .hasStatus(404);
+
+        for (String position : List.of("I", "II", "III", "IV")) {
+            found(violin, position, "");
+        }
+        assertThat(page("/instruments/" + violin)).contains("age unknown", "Together they press the top");
+        assertThat(page("/instruments/" + violin + "/plan")).contains("Take it to the bench");
+
+        found(violin, "III", LocalDate.now().minusDays(3).toString());
+        assertThat(page("/instruments/" + violin)).contains("III went on, Tidewick Sluice", "III came off");
+
+        post("/instruments/" + violin + "/strings/IV/signs", Map.of("signs", "WINDING_OPEN"));
+        assertThat(page("/instruments/" + violin)).contains("winding open, change now");
+    }
+
+    @Test
+    void whatCannotBeComesBackAsTyped() {
+        assertThat(post(
+                        "/instruments/new",
+                        Map.of(
+                                "name", "Pit 1 violin",
+                                "size", "VIOLIN 9/4",
+                                "referenceA", "500",
+                                "hoursPerWeek", "many")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Another instrument has this name.", "Choose a size.")
+                .contains("It goes from 392 to 466 Hz.", "It goes from 0 to 60 h/week.")
+                .contains("value=\"many\"", "value=\"500\"");
+        assertThat(post(
+                        "/instruments/" + instrument("Pit 1 violin") + "/strings/II/found",
+                        Map.of("since", "1823-05-01", "hoursBefore", "-4")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Choose which string it is.", "A day from 1990-01-01", "It goes from 0 to 5000 h.")
+                .contains("value=\"1823-05-01\"", "value=\"-4\"");
+    }
+
+    @Test
+    void theRackAsksTheDatabaseNoMoreOftenForMoreInstruments() throws Exception {
+        Statistics statistics =
+                entityManagerFactory.unwrap(SessionFactory.class).getStatistics();
+        statistics.setStatisticsEnabled(true);
+        page("/");
+        statistics.clear();
+        page("/");
+        long before = statistics.getPrepareStatementCount();
+        for (int i = 0; i < 5; i++) {
+            UUID violin = add("Desk violin " + UUID.randomUUID());
+            for (String position : List.of("I", "II", "III", "IV")) {
+                found(violin, position, LocalDate.now().minusDays(1).toString());
+            }
+        }
+        statistics.clear();
+        page("/");
+        assertThat(statistics.getPrepareStatementCount()).isEqualTo(before);
+        statistics.setStatisticsEnabled(false);
+        database.sql(
+                        "delete from fitted_string where instrument_id in (select id from instrument where name like 'Desk violin %')")
+                .update();
+        database.sql("delete from instrument where name like 'Desk violin %'").update();
+    }
+
+    @Test
+    void aSettlingReadingSentTwiceCountsOnceAndASlippingPegIsNamed() throws Exception {
+        UUID violin = instrument("Pit 3 violin");
+        UUID string = database.sql("select id from fitted_string where instrument_id = ? and position = 'II'"
+                        + " and removed_at is null")
+                .param(violin)
+                .query(UUID.class)
+                .single();
+        Map<String, String> reading = Map.of(
+                "cents",
+                "-150",
+                "readAt",
+                LocalDateTime.now().minusHours(1).withSecond(0).withNano(0).toString(),
+                "press",
+                UUID.randomUUID().toString(),
+                "retuned",
+                "true");
+        for (int i = 0; i < 2; i++) {
+            assertThat(post("/settling/" + string + "/readings", reading)).hasStatus(302);
+        }
+        assertThat(database.sql("select count(*) from settling_reading where fitted_string_id = ?")
+                        .param(string)
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(1);
+        post(
+                "/settling/" + string + "/readings",
+                Map.of(
+                        "cents", "-90",
+                        "readAt", LocalDateTime.now().withSecond(0).withNano(0).toString(),
+                        "press", UUID.randomUUID().toString()));
+        assertThat(page("/settling/" + string)).contains("slipping peg", "learned from 2 readings");
+    }
+}
