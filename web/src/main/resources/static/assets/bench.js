@@ -50,7 +50,7 @@ for (const failed of ["htmx:sendError", "htmx:responseError", "htmx:timeout"]) {
 }
 
 // The new step is read out, and keys work again at once; a refused entry gets the cursor back.
-document.addEventListener("htmx:afterSettle", () => {
+document.addEventListener("htmx:afterSwap", () => {
   const refused = bench()?.querySelector('[aria-invalid="true"]');
   if (refused) refused.focus();
   else bench()?.querySelector("h1")?.focus({ preventScroll: true });
