@@ -68,7 +68,7 @@ class PegIT {
         Process demo = peg("demo");
         for (int i = 0; i < 1200; i++) {
             String said = Files.readString(folder.resolve("demo.log"));
-            if (said.contains("is open at")) {
+            if (said.contains("Ctrl-C ends it")) {
                 return demo;
             }
             if (!demo.isAlive()) {
