@@ -158,6 +158,13 @@ class FirstMinuteIT extends RunningApplication {
         Browser.assertAccessible(page);
         page.locator("input[name=off][value=ONE_AT_A_TIME]").check();
         assertThat(page.locator("#planned button")).hasCount(1);
+        assertThat(page.locator("#planned tbody tr")).hasCount(8);
+
+        // What the rack offers is what the plan begins with.
+        page.navigate("/");
+        page.locator("a.button", new Page.LocatorOptions().setHasText("Plan the set"))
+                .click();
+        assertThat(page.locator("input[name=strings]:checked")).hasCount(4);
     }
 
     @Test

@@ -45,7 +45,8 @@ public record LoadTrack(double width, double height, String treble, String bass,
                 bass.append(Stroke.line(x, y(step.sharesAfter().bass(), height)));
             }
             String state = step.index() < now ? "done" : step.index() == now ? "now" : "to-come";
-            dots.add(new Dot(from + across / 2, height - DOTS + 14, state, step.bandAfter()));
+            double radius = Math.min(4.2, across * 0.34) * (state.equals("now") ? 1.55 : 1);
+            dots.add(new Dot(from + across / 2, height - DOTS + 14, radius, state, step.bandAfter()));
         }
         return new LoadTrack(
                 width,
@@ -78,5 +79,5 @@ public record LoadTrack(double width, double height, String treble, String bass,
     public record BandLine(double share, double y) {}
 
     /** A step. */
-    public record Dot(double x, double y, String state, LoadBand band) {}
+    public record Dot(double x, double y, double radius, String state, LoadBand band) {}
 }

@@ -108,7 +108,7 @@ class PlanController {
 
     private static Set<Position> due(Instrument instrument) {
         Set<Position> due = instrument.strings().stream()
-                .filter(string -> string.state().compareTo(WearState.DUE) >= 0)
+                .filter(string -> string.state().compareTo(WearState.AGE_UNKNOWN) >= 0)
                 .map(StringOn::position)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Position.class)));
         if (due.isEmpty()) {
