@@ -1,0 +1,85 @@
+package rosinedpeg.core.dates;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.settling.SettlingFit;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.Wear;
+
+/**
+ * When to change a string for a performance.
+ *
+ * <p>Latest: so early that it holds by then nine times in ten, by the default of its core. Earliest sensible: so late that
+ * no more than {@value #FRESH_SHARE} of its life is used up by then. Where the string settles longer than it stays fresh,
+ * the latest moment counts.
+ *
+ * @param earliest from when it makes sense
+ * @param latest until when it may be done
+ */
+public record ChangeWindow(Instant earliest, Instant latest) {
+
+    /** The share of its life up to which a string is as good as new. */
+    public static final double FRESH_SHARE = 0.2;
+
+    private static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
+
+    /**
+     * The window for one string.
+     *
+     * @param core what it is made of
+     * @param life how long it lasts
+     * @param hoursPerWeek how much it will be played, 0 to 168 h a week
+     * @param steadiness how well it has to hold
+     * @param performance when it has to
+     * @return the window; it may lie in the past
+     */
+    public static ChangeWindow of(
+            StringCore core, Life life, double hoursPerWeek, Steadiness steadiness, Instant performance) {
+        Instant latest = performance.minus(
+                hours(SettlingFit.of(core, List.of()).steadyAtHours(steadiness).high()));
+        double freshMonths = new Wear(0, 0, 0, life).monthsLeft(FRESH_SHARE, hoursPerWeek);
+        Instant earliest = performance.minus(hours(freshMonths * HOURS_PER_MONTH));
+        return new ChangeWindow(earliest.isAfter(latest) ? latest : earliest, latest);
+    }
+
+    /** {@return whether a change at that moment is in time} */
+    public boolean inTime(Instant moment) {
+        return !moment.isAfter(latest);
+    }
+
+    /**
+     * The same changes spread over days, one string a day, each still in time: the one that has to be done first goes
+     * first, and nothing is done earlier than it must be.
+     *
+     * @param windows the window of every string to change
+     * @return when each is to be changed at the latest, at least a day apart
+     */
+    public static Map<Position, Instant> onePerDay(Map<Position, ChangeWindow> windows) {
+        List<Map.Entry<Position, ChangeWindow>> latestFirst = new ArrayList<>(windows.entrySet());
+        latestFirst.sort(Comparator.comparing((Map.Entry<Position, ChangeWindow> entry) ->
+                        entry.getValue().latest())
+                .reversed()
+                .thenComparing(Map.Entry::getKey));
+        Map<Position, Instant> days = new EnumMap<>(Position.class);
+        Instant next = Instant.MAX;
+        for (Map.Entry<Position, ChangeWindow> entry : latestFirst) {
+            Instant latest = entry.getValue().latest();
+            Instant moment = latest.isBefore(next) ? latest : next;
+            days.put(entry.getKey(), moment);
+            next = moment.minus(Duration.ofDays(1));
+        }
+        return days;
+    }
+
+    private static Duration hours(double hours) {
+        return Duration.ofSeconds(Math.round(hours * 3600));
+    }
+}

@@ -1,0 +1,2 @@
+/** When to change strings for a performance. */
+package rosinedpeg.core.dates;
