@@ -1,6 +1,7 @@
 package rosinedpeg.web.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -32,6 +33,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
@@ -48,11 +50,15 @@ class PlanController {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final Benches benches;
+    private final Diary diary;
+    private final Clock clock;
 
-    PlanController(Instruments instruments, StringKinds kinds, Benches benches) {
+    PlanController(Instruments instruments, StringKinds kinds, Benches benches, Diary diary, Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.benches = benches;
+        this.diary = diary;
+        this.clock = clock;
     }
 
     @GetMapping("/instruments/{id}/plan")
@@ -182,6 +188,7 @@ class PlanController {
         if (replacements.size() > 1) {
             model.addAttribute("comparison", ChangePlanner.compare(request));
         }
+        model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
         model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
         model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));
