@@ -98,6 +98,27 @@ class InstrumentIT extends RunningApplication {
     }
 
     @Test
+    void workForARepairerIsOnTheRackUntilItIsSeenTo() throws Exception {
+        UUID cello = instrument("Pit 9 cello");
+        assertThat(page("/")).contains("For a repairer", "Open seam at the lower treble bout");
+        assertThat(post("/instruments/" + cello + "/notes", Map.of("text", " ")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Write something, at most 500 characters.");
+        UUID note = database.sql("select id from instrument_note where instrument_id = ? and refer")
+                .param(cello)
+                .query(UUID.class)
+                .single();
+        String settled = "/instruments/" + cello + "/notes/" + note + "/settled";
+        assertThat(mvc.post().uri(settled).with(user(account("pit"))).with(csrf()))
+                .hasStatus(403);
+        assertThat(mvc.post().uri(settled).with(user(stranger())).with(csrf())).hasStatus(404);
+        assertThat(post(settled, Map.of())).hasStatus(302);
+        assertThat(page("/")).doesNotContain("For a repairer");
+        assertThat(page("/instruments/" + cello)).contains("Seen to: Open seam");
+    }
+
+    @Test
     void whatCannotBeComesBackAsTyped() {
         assertThat(post(
                         "/instruments/new",

@@ -143,6 +143,7 @@ public class Benches {
     /** Makes what the ledger says part of the instrument's record. */
     private void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
+        finished.notes().forEach(note -> instruments.note(run.instrumentId(), note.text(), false));
         for (Position position : finished.state().changed()) {
             instruments.fit(
                     run.instrumentId(),

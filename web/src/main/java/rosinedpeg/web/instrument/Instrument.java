@@ -20,9 +20,16 @@ import rosinedpeg.core.wear.Demand;
  * @param hoursPerWeek how much it is played
  * @param demand how fresh its strings are wanted
  * @param strings the strings on it, I first
+ * @param referrals what a repairer has to see to, oldest first
  */
 public record Instrument(
-        UUID id, String name, SetUp setUp, double hoursPerWeek, Demand demand, List<StringOn> strings) {
+        UUID id,
+        String name,
+        SetUp setUp,
+        double hoursPerWeek,
+        Demand demand,
+        List<StringOn> strings,
+        List<Referral> referrals) {
 
     /** {@return the string at a position, empty when none is recorded there} */
     public Optional<StringOn> string(Position position) {

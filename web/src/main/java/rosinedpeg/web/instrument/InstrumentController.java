@@ -44,6 +44,7 @@ import rosinedpeg.web.platform.Entry;
 class InstrumentController {
 
     private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
+    private static final int LONGEST_NOTE = 500;
     private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
     private static final Range HOURS_BEFORE = new Range(0, 5000, Unit.HOUR);
 
@@ -59,9 +60,6 @@ class InstrumentController {
 
     @GetMapping("/instruments/{id}")
     String one(@PathVariable UUID id, Model model) {
-        MeasureForm measure = new MeasureForm();
-        measure.setMeasuredOn(today().toString());
-        model.addAttribute("measure", measure);
         return show(id, model);
     }
 
@@ -82,6 +80,30 @@ class InstrumentController {
         instruments.measure(id, form.getQuantity(), value.getAsDouble(), day.get());
         redirect.addFlashAttribute("notice", "instrument.measured");
         return "redirect:/instruments/" + id + "#measurements";
+    }
+
+    @PostMapping("/instruments/{id}/notes")
+    String note(
+            @PathVariable UUID id,
+            @ModelAttribute("noticed") NoteForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        instruments.get(id);
+        Optional<String> text = Entry.text(result, "text", form.getText(), LONGEST_NOTE);
+        if (text.isEmpty()) {
+            return show(id, model);
+        }
+        instruments.note(id, text.get(), form.isRefer());
+        redirect.addFlashAttribute("notice", "note.recorded");
+        return "redirect:/instruments/" + id;
+    }
+
+    @PostMapping("/instruments/{id}/notes/{note}/settled")
+    String settle(@PathVariable UUID id, @PathVariable UUID note, RedirectAttributes redirect) {
+        instruments.settle(id, note);
+        redirect.addFlashAttribute("notice", "note.settled");
+        return "redirect:/instruments/" + id;
     }
 
     @GetMapping("/instruments/{id}/strings/{position}")
@@ -208,6 +230,14 @@ class InstrumentController {
 
     private String show(UUID id, Model model) {
         Instrument instrument = instruments.get(id);
+        if (!model.containsAttribute("measure")) {
+            MeasureForm measure = new MeasureForm();
+            measure.setMeasuredOn(today().toString());
+            model.addAttribute("measure", measure);
+        }
+        if (!model.containsAttribute("noticed")) {
+            model.addAttribute("noticed", new NoteForm());
+        }
         model.addAttribute("instrument", instrument);
         model.addAttribute("strands", strands(instrument));
         model.addAttribute("quantities", Quantity.values());
@@ -266,6 +296,28 @@ class InstrumentController {
 
         public void setMeasuredOn(String measuredOn) {
             this.measuredOn = measuredOn;
+        }
+    }
+
+    /** Something that was noticed. */
+    static class NoteForm {
+        private String text = "";
+        private boolean refer;
+
+        public String getText() {
+            return text;
+        }
+
+        public void setText(String text) {
+            this.text = text;
+        }
+
+        public boolean isRefer() {
+            return refer;
+        }
+
+        public void setRefer(boolean refer) {
+            this.refer = refer;
         }
     }
 

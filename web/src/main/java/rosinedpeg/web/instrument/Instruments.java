@@ -31,6 +31,7 @@ public class Instruments {
     private final InstrumentRepository instruments;
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
+    private final NoteRepository notes;
     private final StringKinds kinds;
     private final Clock clock;
 
@@ -38,27 +39,32 @@ public class Instruments {
             InstrumentRepository instruments,
             MeasurementRepository measurements,
             FittedStringRepository fitted,
+            NoteRepository notes,
             StringKinds kinds,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
+        this.notes = notes;
         this.kinds = kinds;
         this.clock = clock;
     }
 
-    /** {@return every instrument, in the order they came to the rack; four queries however many there are} */
+    /** {@return every instrument, in the order they came to the rack; five queries however many there are} */
     public List<Instrument> all() {
         Map<UUID, List<MeasurementEntity>> measured = measurements.findAllByOrderByMeasuredOnAscRecordedAtAsc().stream()
                 .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
         Map<UUID, List<FittedStringEntity>> strings = fitted.findByRemovedAtIsNull().stream()
                 .collect(Collectors.groupingBy(FittedStringEntity::instrumentId));
+        Map<UUID, List<NoteEntity>> referred = notes.findByReferTrueAndSettledAtIsNullOrderByRecordedAt().stream()
+                .collect(Collectors.groupingBy(NoteEntity::instrumentId));
         Map<UUID, StringKind> kindsById = kinds.all();
         return instruments.findAllByOrderByCreatedAt().stream()
                 .map(entity -> view(
                         entity,
                         measured.getOrDefault(entity.id(), List.of()),
                         strings.getOrDefault(entity.id(), List.of()),
+                        referred.getOrDefault(entity.id(), List.of()),
                         kindsById))
                 .toList();
     }
@@ -73,7 +79,14 @@ public class Instruments {
         List<FittedStringEntity> on = fitted.findByInstrumentIdOrderByPosition(id).stream()
                 .filter(string -> string.removedAt() == null)
                 .toList();
-        return view(entity, measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id), on, kinds.all());
+        return view(
+                entity,
+                measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id),
+                on,
+                notes.findByInstrumentIdOrderByRecordedAt(id).stream()
+                        .filter(note -> note.refer() && note.settledAt() == null)
+                        .toList(),
+                kinds.all());
     }
 
     /** Puts an instrument on the rack. */
@@ -121,6 +134,28 @@ public class Instruments {
                 .id();
     }
 
+    /**
+     * Notes something that was noticed.
+     *
+     * @param id the instrument
+     * @param text what was noticed, at most 500 characters
+     * @param refer whether it is work for a repairer
+     */
+    @Transactional
+    public void note(UUID id, String text, boolean refer) {
+        entity(id);
+        notes.save(new NoteEntity(id, text, refer, clock.instant(), CurrentWorkshop.recordedBy()));
+    }
+
+    /** Records that a repairer has seen to it. */
+    @Transactional
+    void settle(UUID id, UUID noteId) {
+        notes.findById(noteId)
+                .filter(note -> note.instrumentId().equals(id))
+                .orElseThrow(() -> new NotFoundException("note " + noteId))
+                .settle(clock.instant());
+    }
+
     boolean nameTaken(String name) {
         return instruments.existsByNameIgnoreCase(name);
     }
@@ -140,6 +175,13 @@ public class Instruments {
         List<LogEntry> log = new ArrayList<>();
         for (MeasurementEntity measurement : measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id)) {
             log.add(LogEntry.measured(measurement));
+        }
+        for (NoteEntity note : notes.findByInstrumentIdOrderByRecordedAt(id)) {
+            String kind = note.refer() ? "REFERRED" : "NOTED";
+            log.add(new LogEntry(note.recordedAt(), kind, null, note.text(), null, 0, note.recordedBy()));
+            if (note.settledAt() != null) {
+                log.add(new LogEntry(note.settledAt(), "SETTLED", null, note.text(), null, 0, null));
+            }
         }
         for (FittedStringEntity string : fitted.findByInstrumentIdOrderByPosition(id)) {
             StringKind kind = kindsById.get(string.kindId());
@@ -169,6 +211,7 @@ public class Instruments {
             InstrumentEntity entity,
             List<MeasurementEntity> measured,
             List<FittedStringEntity> on,
+            List<NoteEntity> referred,
             Map<UUID, StringKind> kindsById) {
         Map<Quantity, Figure> figures = new EnumMap<>(Quantity.class);
         measured.forEach(m -> figures.put(
@@ -180,6 +223,13 @@ public class Instruments {
                 .map(string -> StringOn.of(
                         string, kindsById.get(string.kindId()), setUp, entity.hoursPerWeek(), entity.demand(), now))
                 .toList();
-        return new Instrument(entity.id(), entity.name(), setUp, entity.hoursPerWeek(), entity.demand(), strings);
+        return new Instrument(
+                entity.id(),
+                entity.name(),
+                setUp,
+                entity.hoursPerWeek(),
+                entity.demand(),
+                strings,
+                referred.stream().map(NoteEntity::referral).toList());
     }
 }

@@ -12,7 +12,7 @@ import rosinedpeg.core.strings.Position;
  * @param at when it happened
  * @param kind what happened, completing the message key {@code log.…}
  * @param position the string it concerns, or null
- * @param label the kind of string, or null
+ * @param label the kind of string or what was noticed, or null
  * @param quantity what was measured, or null
  * @param value the measured value
  * @param by who recorded it, or null

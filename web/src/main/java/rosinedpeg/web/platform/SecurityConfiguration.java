@@ -28,7 +28,11 @@ class SecurityConfiguration {
                         .hasRole("KEEPER")
                         .requestMatchers("/instruments/new")
                         .hasRole("TECHNICIAN")
-                        .requestMatchers(HttpMethod.POST, "/instruments/*/measurements", "/instruments/*/strings/**")
+                        .requestMatchers(
+                                HttpMethod.POST,
+                                "/instruments/*/measurements",
+                                "/instruments/*/strings/**",
+                                "/instruments/*/notes/*/settled")
                         .hasRole("TECHNICIAN")
                         .anyRequest()
                         .authenticated())

@@ -67,6 +67,8 @@ class RackController {
         Need need;
         if (run != null) {
             need = Need.ON_BENCH;
+        } else if (!instrument.referrals().isEmpty()) {
+            need = Need.REFERRED;
         } else if (!instrument.fullyStrung()) {
             need = Need.NO_STRINGS;
         } else {

@@ -30,6 +30,8 @@ record RackRow(
     /** What an instrument needs, most pressing first. */
     enum Need {
         ON_BENCH,
+        /** A repairer has to see it. */
+        REFERRED,
         CHANGE_NOW,
         DUE,
         AGE_UNKNOWN,

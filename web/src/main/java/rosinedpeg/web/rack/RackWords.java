@@ -34,6 +34,7 @@ class RackWords {
                 row.run().off().isEmpty()
                         ? words.say("rack.ON_BENCH")
                         : words.say("rack.ON_BENCH.off", words.list(row.run().off()));
+            case REFERRED -> words.say("rack.REFERRED");
             case CHANGE_NOW -> words.say("rack.CHANGE_NOW", string.position());
             case DUE -> {
                 List<StringOn> due = inState(row, WearState.DUE);
@@ -69,6 +70,7 @@ class RackWords {
                         row.run().steps(),
                         Say.percent(row.run().state().shares().treble()),
                         words.say("band." + row.run().state().band()));
+            case REFERRED -> row.instrument().referrals().get(0).text();
             case DUE ->
                 words.say(
                         key,

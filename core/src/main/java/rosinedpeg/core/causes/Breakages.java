@@ -1,0 +1,39 @@
+package rosinedpeg.core.causes;
+
+import java.time.LocalDate;
+import java.util.List;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * The breaks on record of one instrument. Twice at one place is a fault of the instrument, not of the string.
+ *
+ * @param all every break
+ */
+public record Breakages(List<Breakage> all) {
+
+    /** Copies the list. */
+    public Breakages {
+        all = List.copyOf(all);
+    }
+
+    /** {@return how often that string broke there} */
+    public long count(Position position, BreakPlace place) {
+        return all.stream()
+                .filter(breakage -> breakage.position() == position && breakage.place() == place)
+                .count();
+    }
+
+    /** {@return whether the instrument is at fault: that string broke there twice, and not from its own age} */
+    public boolean instrumentAtFault(Position position, BreakPlace place) {
+        return place != BreakPlace.MID_LENGTH && count(position, place) >= 2;
+    }
+
+    /**
+     * A break.
+     *
+     * @param on the day
+     * @param position the string
+     * @param place where it broke
+     */
+    public record Breakage(LocalDate on, Position position, BreakPlace place) {}
+}

@@ -1,0 +1,98 @@
+package rosinedpeg.core.causes;
+
+import static rosinedpeg.core.causes.Check.ASK_WHEN_IT_WENT_ON;
+import static rosinedpeg.core.causes.Check.COMPARE_WITH_FORECAST;
+import static rosinedpeg.core.causes.Check.LOOK_AT_BANDS;
+import static rosinedpeg.core.causes.Check.LOOK_AT_SCREW;
+import static rosinedpeg.core.causes.Check.LOOK_INTO_PEGBOX;
+import static rosinedpeg.core.causes.Check.LOOK_INTO_SOUND_HOLE;
+import static rosinedpeg.core.causes.Check.MEASURE_GAP;
+import static rosinedpeg.core.causes.Check.MEASURE_GROOVE;
+import static rosinedpeg.core.causes.Check.PRESS_BESIDE_FEET;
+import static rosinedpeg.core.causes.Check.RUB_GRAPHITE_AND_LISTEN;
+import static rosinedpeg.core.causes.Check.TOUCH_PARTS_WHILE_IT_SOUNDS;
+import static rosinedpeg.core.causes.Check.TURN_PEG_A_LITTLE;
+import static rosinedpeg.core.causes.Check.WIPE_AND_PLAY;
+
+import java.util.List;
+
+/** What a player complains of, with what can be behind it, the likelier first. */
+public enum Symptom {
+    SLIPS(
+            new Suspicion(Cause.POLISHED_BANDS, LOOK_AT_BANDS, false),
+            new Suspicion(Cause.PEG_NOT_PUSHED_IN, TURN_PEG_A_LITTLE, false),
+            new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true)),
+    STICKS(
+            new Suspicion(Cause.DAMP_OR_DRY_WOOD, TURN_PEG_A_LITTLE, false),
+            new Suspicion(Cause.WOUND_HARD_TO_WALL, LOOK_INTO_PEGBOX, false),
+            new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true)),
+    BUZZES(
+            new Suspicion(Cause.LOOSE_PART, TOUCH_PARTS_WHILE_IT_SOUNDS, false),
+            new Suspicion(Cause.STRING_LOW_AT_NUT, MEASURE_GROOVE, true),
+            new Suspicion(Cause.OPEN_WINDING, WIPE_AND_PLAY, false)),
+    PINGS_WHILE_TUNING(
+            new Suspicion(Cause.DRY_GROOVE, RUB_GRAPHITE_AND_LISTEN, false),
+            new Suspicion(Cause.TIGHT_GROOVE, MEASURE_GROOVE, true)),
+    BRIDGE_WALKS(
+            new Suspicion(Cause.DRY_GROOVE, RUB_GRAPHITE_AND_LISTEN, false),
+            new Suspicion(Cause.BRIDGE_LEANS, MEASURE_GAP, false),
+            new Suspicion(Cause.FEET_DO_NOT_FIT, PRESS_BESIDE_FEET, true)),
+    TUNING_ONE_MOVES_ANOTHER(
+            new Suspicion(Cause.TOUCHES_IN_PEGBOX, LOOK_INTO_PEGBOX, false),
+            new Suspicion(Cause.BODY_GIVES, COMPARE_WITH_FORECAST, false)),
+    TUNER_OUT_OF_TRAVEL(new Suspicion(Cause.SCREW_AT_ITS_END, LOOK_AT_SCREW, false)),
+    NEVER_HOLDS(
+            new Suspicion(Cause.STILL_SETTLING, COMPARE_WITH_FORECAST, false),
+            new Suspicion(Cause.POLISHED_BANDS, LOOK_AT_BANDS, false),
+            new Suspicion(Cause.TURNS_BEDDING_IN, LOOK_INTO_PEGBOX, false),
+            new Suspicion(Cause.WORN_OUT, ASK_WHEN_IT_WENT_ON, false)),
+    DULL(
+            new Suspicion(Cause.ROSIN_ON_STRING, WIPE_AND_PLAY, false),
+            new Suspicion(Cause.WORN_OUT, ASK_WHEN_IT_WENT_ON, false),
+            new Suspicion(Cause.POST_MOVED, LOOK_INTO_SOUND_HOLE, true));
+
+    private final List<Suspicion> suspicions;
+
+    Symptom(Suspicion... suspicions) {
+        this.suspicions = List.of(suspicions);
+    }
+
+    /** {@return what can be behind it, the likelier first} */
+    public List<Suspicion> suspicions() {
+        return suspicions;
+    }
+
+    /** What can be behind a symptom. */
+    public enum Cause {
+        POLISHED_BANDS,
+        PEG_NOT_PUSHED_IN,
+        TAPER_MISMATCH,
+        DAMP_OR_DRY_WOOD,
+        WOUND_HARD_TO_WALL,
+        LOOSE_PART,
+        STRING_LOW_AT_NUT,
+        OPEN_WINDING,
+        DRY_GROOVE,
+        TIGHT_GROOVE,
+        BRIDGE_LEANS,
+        FEET_DO_NOT_FIT,
+        TOUCHES_IN_PEGBOX,
+        /** Every string that rises lets the others sink. */
+        BODY_GIVES,
+        SCREW_AT_ITS_END,
+        STILL_SETTLING,
+        TURNS_BEDDING_IN,
+        WORN_OUT,
+        ROSIN_ON_STRING,
+        POST_MOVED
+    }
+
+    /**
+     * A cause that is suspected.
+     *
+     * @param cause what may be behind it
+     * @param check what tells it from the others
+     * @param refer whether curing it is a repairer's work
+     */
+    public record Suspicion(Cause cause, Check check, boolean refer) {}
+}

@@ -1,0 +1,58 @@
+package rosinedpeg.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import rosinedpeg.core.causes.BreakCause;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.causes.Breakages;
+import rosinedpeg.core.causes.Symptom;
+import rosinedpeg.core.strings.Position;
+
+class CausesTest {
+
+    @ParameterizedTest
+    @CsvSource({
+        "I, BRIDGE, NO_GUARD_UNDER_FIRST",
+        "II, BRIDGE, SHARP_BRIDGE_EDGE",
+        "III, NUT, DRY_NUT_GROOVE",
+        "IV, PEG, TOUCHES_IN_PEGBOX",
+        "I, TUNER, BURR_ON_TUNER",
+        "II, MID_LENGTH, AGE"
+    })
+    void thePlaceOfABreakNamesItsLikeliestCause(Position position, BreakPlace place, BreakCause likeliest) {
+        assertThat(BreakCause.of(position, place)).first().isEqualTo(likeliest);
+    }
+
+    @Test
+    void twiceAtOnePlaceIsTheInstrumentsFault() {
+        LocalDate day = LocalDate.of(2026, 5, 1);
+        Breakages once = new Breakages(List.of(new Breakages.Breakage(day, Position.I, BreakPlace.NUT)));
+        assertThat(once.instrumentAtFault(Position.I, BreakPlace.NUT)).isFalse();
+        Breakages twice = new Breakages(List.of(
+                new Breakages.Breakage(day, Position.I, BreakPlace.NUT),
+                new Breakages.Breakage(day.plusDays(40), Position.I, BreakPlace.NUT),
+                new Breakages.Breakage(day, Position.I, BreakPlace.MID_LENGTH),
+                new Breakages.Breakage(day.plusDays(80), Position.I, BreakPlace.MID_LENGTH)));
+        assertThat(twice.instrumentAtFault(Position.I, BreakPlace.NUT)).isTrue();
+        assertThat(twice.instrumentAtFault(Position.II, BreakPlace.NUT)).isFalse();
+        assertThat(twice.instrumentAtFault(Position.I, BreakPlace.MID_LENGTH))
+                .as("a string may wear out twice")
+                .isFalse();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Symptom.class)
+    void causesOfASymptomAreToldApartByDifferentLooks(Symptom symptom) {
+        assertThat(symptom.suspicions()).isNotEmpty();
+        assertThat(symptom.suspicions().stream().map(Symptom.Suspicion::cause)).doesNotHaveDuplicates();
+        assertThat(symptom.suspicions().get(0).refer())
+                .as("what one can cure oneself is tried first")
+                .isFalse();
+    }
+}

@@ -1,0 +1,14 @@
+package rosinedpeg.web.instrument;
+
+import java.time.Instant;
+import java.util.UUID;
+
+/**
+ * Work for a violin maker or repairer that nobody has seen to yet.
+ *
+ * @param id its id
+ * @param text what was noticed
+ * @param at when it was recorded
+ * @param by who recorded it
+ */
+public record Referral(UUID id, String text, Instant at, String by) {}
