@@ -3,7 +3,6 @@ package rosinedpeg.core;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -54,25 +53,66 @@ public final class Examples {
                 totalMm);
     }
 
-    public static ChangeRequest request(Schools schools, Set<Position> chosen, Map<Position, Position> setAsides) {
+    public static ChangeRequest request(Schools schools, Set<Position> chosen, Map<Position, Set<Position>> covering) {
         Map<Position, StringSpec> replacements = new EnumMap<>(violinSet());
         replacements.keySet().retainAll(chosen);
-        return new ChangeRequest(VIOLIN, violinSet(), replacements, setAsides, Map.of(), schools, LoadBands.USUAL);
+        return ChangeRequest.usual(VIOLIN, violinSet(), replacements)
+                .by(schools)
+                .covered(covering);
     }
 
     public static ChangePlan plan(Position... chosen) {
         return ChangePlanner.plan(request(Schools.USUAL, Set.of(chosen), Map.of()));
     }
 
+    /** A full-size instrument of any family with nothing measured. */
+    public static SetUp instrument(Family family) {
+        return SetUp.unmeasured(Size.of(family).get(0));
+    }
+
+    /** The usual strings of an instrument, I first, of four or five. */
+    public static Map<Position, StringSpec> set(SetUp setUp) {
+        Map<Position, StringSpec> set = new EnumMap<>(Position.class);
+        for (Position position : setUp.positions()) {
+            set.put(position, string(setUp, position));
+        }
+        return set;
+    }
+
+    /** A string made for an instrument, with two or three turns to spare on its peg. */
+    public static StringSpec string(SetUp setUp, Position position) {
+        double[] figures = TYPICAL[setUp.family().ordinal()][Math.min(position.ordinal(), 3)];
+        boolean steel = position == Position.I || !setUp.family().restsOnLap();
+        StringCore core = !steel
+                ? StringCore.SYNTHETIC
+                : setUp.family().restsOnLap() ? StringCore.PLAIN_STEEL : StringCore.ROPE_STEEL;
+        double nutMm = setUp.value(Quantity.AFTERLENGTH) + setUp.value(Quantity.VIBRATING_LENGTH);
+        double woundMm = (setUp.family() == Family.BASS ? 2.2 : 3.2)
+                * Math.PI
+                * (setUp.value(Quantity.SHAFT_DIAMETER) + figures[1]);
+        return new StringSpec(
+                position,
+                core,
+                Winding.SILVER,
+                StringEnd.BALL,
+                setUp.openString(position),
+                setUp.value(Quantity.VIBRATING_LENGTH),
+                figures[0],
+                figures[1],
+                figures[2],
+                setUp.value(Quantity.AFTERLENGTH) * 0.7,
+                nutMm + 1,
+                nutMm + setUp.value(Quantity.nutToPeg(position)) + woundMm);
+    }
+
+    private static final double[][][] TYPICAL = {
+        {{78, 0.26, 10_600}, {54, 0.68, 1400}, {43, 0.80, 1400}, {44, 0.80, 1500}},
+        {{80, 0.47, 7000}, {49, 0.82, 1700}, {50, 0.95, 1900}, {54, 1.15, 2200}},
+        {{175, 0.70, 10_500}, {139, 1.00, 10_000}, {135, 1.25, 11_000}, {135, 1.65, 12_000}},
+        {{282, 1.25, 28_000}, {286, 1.60, 29_000}, {288, 2.05, 30_000}, {290, 2.55, 30_000}}
+    };
+
     public static Schools together() {
-        Schools usual = Schools.USUAL;
-        return new Schools(
-                Schools.Off.TOGETHER,
-                usual.begin(),
-                usual.firstEnd(),
-                usual.lock(),
-                usual.wall(),
-                usual.treatment(),
-                usual.oldStrings());
+        return Schools.USUAL.with(Schools.Off.TOGETHER, Schools.USUAL.begin());
     }
 }

@@ -152,13 +152,14 @@ public final class BenchLedger {
 
     private void pitchRead(BenchEvent.PitchRead read) {
         Position position = read.position();
-        boolean beingRaised = plan.steps().get(reached).kind().raisesTension()
-                && plan.steps().get(reached).position() == position;
+        Step due = plan.steps().get(reached);
+        boolean beingRaised = due.kind().raisesTension() && (due.position() == null || due.position() == position);
         Double target = plan.tensionsAfterN().get(position);
         if (target == null || (tensionsN.getOrDefault(position, 0.0) == 0 && !beingRaised)) {
             return;
         }
-        boolean stillOld = plan.order().contains(position) && !beingRaised && !raised(position);
+        boolean itsTurn = beingRaised && due.position() == position;
+        boolean stillOld = plan.order().contains(position) && !itsTurn && !raised(position);
         double atPitchN = stillOld ? plan.tensionsBeforeN().get(position) : target;
         pitchCents.put(position, read.cents());
         tensionsN.put(position, atPitchN * new Cents(read.cents()).toTensionFraction());

@@ -15,8 +15,10 @@ public enum Unit {
     MONTH("months"),
     MINUTE("min"),
     TURN("turns"),
-    /** A plain ratio, 1 meaning the whole. */
-    SHARE("");
+    /** A part of a whole, 1 meaning all of it. */
+    SHARE(""),
+    /** How many of one thing come to one of another. */
+    RATIO("");
 
     private final String symbol;
 

@@ -14,6 +14,10 @@ public enum FindingKind {
     TOO_FEW_TURNS,
     /** Too long, crowds the pegbox. Turns; most. */
     TOO_MANY_TURNS,
+    /** Does not go through the slot of tuner or tailpiece. Diameter; width of the slot. */
+    TOO_THICK_FOR_SLOT,
+    /** Would be pinched in its groove. Diameter; width of the groove. */
+    TOO_THICK_FOR_GROOVE,
     /** Pulls clearly harder than the one it replaces, in total. Rise of the load on the top; limit. */
     LOAD_RISE,
     /** Silk, turns and load are as they should be. Turns; rise of the load on the top. */

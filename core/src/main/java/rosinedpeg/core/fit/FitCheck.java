@@ -8,11 +8,13 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -33,6 +35,8 @@ public final class FitCheck {
 
     private final SetUp setUp;
     private final Map<Position, StringSpec> present;
+    private final Map<Position, Double> grooveWidthsMm;
+    private final Map<Position, Double> slotWidthsMm;
 
     /**
      * Takes the instrument as it is strung now.
@@ -41,8 +45,26 @@ public final class FitCheck {
      * @param present the strings on it
      */
     public FitCheck(SetUp setUp, Map<Position, StringSpec> present) {
+        this(setUp, present, Map.of(), Map.of());
+    }
+
+    /**
+     * Takes the instrument with what was measured of its grooves and slots.
+     *
+     * @param setUp the instrument
+     * @param present the strings on it
+     * @param grooveWidthsMm width of the narrower groove of a string, at bridge or nut, above 0; missing when not measured
+     * @param slotWidthsMm width of the slot of the tuner or tailpiece a string goes through, above 0; missing likewise
+     */
+    public FitCheck(
+            SetUp setUp,
+            Map<Position, StringSpec> present,
+            Map<Position, Double> grooveWidthsMm,
+            Map<Position, Double> slotWidthsMm) {
         this.setUp = setUp;
         this.present = Map.copyOf(present);
+        this.grooveWidthsMm = Map.copyOf(grooveWidthsMm);
+        this.slotWidthsMm = Map.copyOf(slotWidthsMm);
     }
 
     /**
@@ -89,6 +111,10 @@ public final class FitCheck {
             found.add(
                     Finding.on(position, FindingKind.TOO_MANY_TURNS, WATCH, turns, Figure.byDefault(most, Unit.TURN)));
         }
+        tooThick(position, string, slotWidthsMm, FindingKind.TOO_THICK_FOR_SLOT, STOPS)
+                .ifPresent(found::add);
+        tooThick(position, string, grooveWidthsMm, FindingKind.TOO_THICK_FOR_GROOVE, WATCH)
+                .ifPresent(found::add);
         Figure rise = loadRise(string);
         if (rise.value() > LOAD_RISE_LIMIT) {
             found.add(Finding.on(
@@ -99,6 +125,18 @@ public final class FitCheck {
         }
         found.sort((a, b) -> b.severity().compareTo(a.severity()));
         return List.copyOf(found);
+    }
+
+    /** Widening a groove or a slot is a repairer's work. */
+    private static Optional<Finding> tooThick(
+            Position position, StringSpec string, Map<Position, Double> widthsMm, FindingKind kind, Severity severity) {
+        Double widthMm = widthsMm.get(position);
+        if (widthMm == null || string.diameterMm() <= widthMm) {
+            return Optional.empty();
+        }
+        List<Figure> figures =
+                List.of(millimetres(string.diameterMm(), Origin.MEASURED), millimetres(widthMm, Origin.MEASURED));
+        return Optional.of(new Finding(kind, severity, position, figures, true));
     }
 
     private Figure loadRise(StringSpec string) {

@@ -49,6 +49,17 @@ public record Pitch(int midi) implements Comparable<Pitch> {
         return new Pitch((Integer.parseInt(matcher.group(3)) + 1) * 12 + step + alteration);
     }
 
+    /**
+     * The pitch so many semitones higher.
+     *
+     * @param semitones below 0 for a lower one
+     * @return the pitch
+     * @throws IllegalArgumentException when there is none
+     */
+    public Pitch up(int semitones) {
+        return new Pitch(midi + semitones);
+    }
+
     /** {@return the letter and its alteration, without the octave} */
     public String letter() {
         return NAMES.get(midi % 12);

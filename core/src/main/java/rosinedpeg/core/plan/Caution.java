@@ -21,5 +21,19 @@ public enum Caution {
     /** The bridge is only held by the strings. */
     BRIDGE,
     /** Children do not wind strings. */
-    ADULT_WINDS
+    ADULT_WINDS,
+    /** A thick string is pinched from its sides, never hooked with a finger. */
+    PINCH_NOT_HOOK,
+    /** A powered winder at its slowest, the other hand clear. */
+    POWERED_WINDER,
+    /** A ball under load can fly out: face out of its line. */
+    BALL_UNDER_LOAD,
+    /** No weight near the sound holes. */
+    NO_WEIGHT_ON_SOUND_HOLES,
+    /** A large instrument is lifted by two, or with a proper stance. */
+    LIFTING,
+    /** A knife or cutter away from the hand, the instrument and every string under tension. */
+    CUTTER,
+    /** All tension is off: the post can fall. Do not carry, turn or knock the instrument. */
+    POST_UNHELD
 }

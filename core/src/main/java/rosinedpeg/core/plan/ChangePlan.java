@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.load.InstrumentLoad;
@@ -17,31 +18,37 @@ import rosinedpeg.core.strings.Position;
 /**
  * The plan of a change, complete in itself: it can be kept and followed later without anything else.
  *
+ * @param kind what kind of work it is
  * @param setUp the instrument as it was when the plan was made
  * @param order the strings to change, in the order of the work
  * @param tensionsBeforeN tension of every string before the work, in N
  * @param tensionsAfterN tension of every string at pitch after the work, in N
  * @param bands where the bands of the post's load lie
  * @param steps the steps in order
+ * @param owed steps that are left out on purpose and have to be made up for later
  * @param refusals why the plan must not be carried out; empty when it may be
  */
 public record ChangePlan(
+        PlanKind kind,
         SetUp setUp,
         List<Position> order,
         Map<Position, Double> tensionsBeforeN,
         Map<Position, Double> tensionsAfterN,
         LoadBands bands,
         List<Step> steps,
+        List<StepKind> owed,
         List<Finding> refusals) {
 
     /** Copies the collections. */
     public ChangePlan {
+        kind = kind == null ? PlanKind.CHANGE : kind;
         requireNonNull(setUp, "setUp");
         requireNonNull(bands, "bands");
         order = List.copyOf(order);
         tensionsBeforeN = new EnumMap<>(tensionsBeforeN);
         tensionsAfterN = new EnumMap<>(tensionsAfterN);
         steps = List.copyOf(steps);
+        owed = owed == null ? List.of() : List.copyOf(owed);
         refusals = List.copyOf(refusals);
     }
 
@@ -53,6 +60,11 @@ public record ChangePlan(
     /** {@return whether it must not be carried out} */
     public boolean refused() {
         return !refusals.isEmpty();
+    }
+
+    /** {@return the first step after which the post would be let go or the bass foot lift; empty unless refused} */
+    public Optional<Step> refusedAt() {
+        return refused() ? steps.stream().filter(step -> !step.holds()).findFirst() : Optional.empty();
     }
 
     /** {@return the minutes it usually takes} */

@@ -3,19 +3,25 @@ package rosinedpeg.core.plan;
 import static java.util.Objects.requireNonNull;
 
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Map;
+import java.util.Set;
+import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.WindingChoice;
 
 /**
  * What is to be changed, and how.
  *
  * @param setUp the instrument
- * @param present the strings on it, one for every position
+ * @param present the strings on it, one for every position; for a broken one the string that was there
  * @param replacements the new strings, at least one
- * @param setAsides for a string to change, the neighbour that has to make way for it
+ * @param covering for a string, those that lie over its peg and have to make way while it is changed
+ * @param broken strings that are broken and carry nothing; they have to be among the replacements
  * @param pegs how pegs behave; a peg that is not named fits
  * @param schools the choices of the work
  * @param bands where the bands of the post's load lie on this instrument
@@ -24,7 +30,8 @@ public record ChangeRequest(
         SetUp setUp,
         Map<Position, StringSpec> present,
         Map<Position, StringSpec> replacements,
-        Map<Position, Position> setAsides,
+        Map<Position, Set<Position>> covering,
+        Set<Position> broken,
         Map<Position, PegCondition> pegs,
         Schools schools,
         LoadBands bands) {
@@ -32,8 +39,8 @@ public record ChangeRequest(
     /**
      * Checks that the parts go together.
      *
-     * @throws IllegalArgumentException when a position has no string, nothing is to be replaced, or a string is to be
-     *     set aside that is not a neighbour or is itself to come off together
+     * @throws IllegalArgumentException when a position has no string, nothing is to be replaced, a string lies over its
+     *     own peg, a broken string is not replaced, or a lock is chosen that only a bass string takes
      */
     public ChangeRequest {
         requireNonNull(setUp, "setUp");
@@ -41,7 +48,8 @@ public record ChangeRequest(
         requireNonNull(bands, "bands");
         present = Map.copyOf(present);
         replacements = Map.copyOf(replacements);
-        setAsides = Map.copyOf(setAsides);
+        covering = copy(covering);
+        broken = Set.copyOf(broken);
         pegs = Map.copyOf(pegs);
         if (!present.keySet().containsAll(setUp.positions())) {
             throw new IllegalArgumentException("present has strings at " + present.keySet()
@@ -51,12 +59,70 @@ public record ChangeRequest(
             throw new IllegalArgumentException("replacements are for " + replacements.keySet()
                     + "; they must be for at least one of " + setUp.positions());
         }
-        setAsides.forEach((position, neighbour) -> {
-            if (!position.isNeighbourOf(neighbour)) {
-                throw new IllegalArgumentException("setAsides has " + neighbour + " making way for " + position
-                        + "; it must be the string next to it");
+        if (!replacements.keySet().containsAll(broken)) {
+            throw new IllegalArgumentException(
+                    "broken are " + broken + "; they must be among the replacements " + replacements.keySet());
+        }
+        covering.forEach((position, over) -> {
+            if (over.contains(position) || !setUp.positions().containsAll(over)) {
+                throw new IllegalArgumentException("covering has " + over + " lying over the peg of " + position
+                        + "; they must be other strings of the instrument");
             }
         });
+        if (schools.lock().forBassOnly() && setUp.family() != Family.BASS) {
+            throw new IllegalArgumentException(
+                    "lock is " + schools.lock() + " and family " + setUp.family() + "; that lock must be on a BASS");
+        }
+    }
+
+    /**
+     * A change by the usual choices: which string lies over which peg is taken from the pegbox's geometry, pegs fit,
+     * nothing is broken.
+     *
+     * @param setUp the instrument
+     * @param present the strings on it
+     * @param replacements the new strings
+     * @return the request
+     */
+    public static ChangeRequest usual(
+            SetUp setUp, Map<Position, StringSpec> present, Map<Position, StringSpec> replacements) {
+        Schools schools = Schools.usual(setUp.family());
+        return new ChangeRequest(
+                setUp,
+                present,
+                replacements,
+                covering(setUp, present, schools),
+                Set.of(),
+                Map.of(),
+                schools,
+                LoadBands.USUAL);
+    }
+
+    /** {@return for each string those that lie over its peg, by the pegbox's geometry} */
+    public static Map<Position, Set<Position>> covering(
+            SetUp setUp, Map<Position, StringSpec> strings, Schools schools) {
+        Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
+        setUp.positions().forEach(position -> choices.put(position, winding(setUp, schools, position)));
+        StrungPegbox pegbox = new StrungPegbox(setUp, strings, choices);
+        Map<Position, Set<Position>> covering = new EnumMap<>(Position.class);
+        strings.keySet().forEach(position -> covering.put(position, pegbox.coveredBy(position)));
+        return covering;
+    }
+
+    static WindingChoice winding(SetUp setUp, Schools schools, Position position) {
+        boolean lowest = position.number() == setUp.positions().size();
+        return schools.winding(lowest && setUp.family() == Family.BASS);
+    }
+
+    private static Map<Position, Set<Position>> copy(Map<Position, Set<Position>> covering) {
+        Map<Position, Set<Position>> copy = new EnumMap<>(Position.class);
+        covering.forEach((position, over) -> copy.put(position, Set.copyOf(over)));
+        return copy;
+    }
+
+    /** {@return the strings that lie over the peg of that one} */
+    public Set<Position> over(Position position) {
+        return covering.getOrDefault(position, EnumSet.noneOf(Position.class));
     }
 
     /** {@return how the peg of that string behaves} */
@@ -64,9 +130,51 @@ public record ChangeRequest(
         return pegs.getOrDefault(position, PegCondition.FITS);
     }
 
+    /** {@return how a string is wound} */
+    public WindingChoice winding(Position position) {
+        return winding(setUp, schools, position);
+    }
+
     /** {@return the same request by other schools} */
     public ChangeRequest by(Schools other) {
-        return new ChangeRequest(setUp, present, replacements, setAsides, pegs, other, bands);
+        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, other, bands);
+    }
+
+    /** {@return the same request with other strings lying over pegs, as seen on the instrument} */
+    public ChangeRequest covered(Map<Position, Set<Position>> other) {
+        return new ChangeRequest(setUp, present, replacements, other, broken, pegs, schools, bands);
+    }
+
+    /** {@return the same request with pegs that behave so} */
+    public ChangeRequest withPegs(Map<Position, PegCondition> other) {
+        return new ChangeRequest(setUp, present, replacements, covering, broken, other, schools, bands);
+    }
+
+    /** {@return the same request with those strings broken} */
+    public ChangeRequest withBroken(Set<Position> other) {
+        return new ChangeRequest(setUp, present, replacements, covering, other, pegs, schools, bands);
+    }
+
+    /** {@return the same request with other bands, as for a short or loose post} */
+    public ChangeRequest within(LoadBands other) {
+        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, schools, other);
+    }
+
+    /**
+     * The same request for those of its strings only, as when just the due ones are to be changed.
+     *
+     * @param wanted the strings to change; broken ones are always changed
+     * @return the request
+     * @throws IllegalArgumentException when nothing would be left to change
+     */
+    public ChangeRequest only(Set<Position> wanted) {
+        Map<Position, StringSpec> fewer = new EnumMap<>(Position.class);
+        replacements.forEach((position, string) -> {
+            if (wanted.contains(position) || broken.contains(position)) {
+                fewer.put(position, string);
+            }
+        });
+        return new ChangeRequest(setUp, present, fewer, covering, broken, pegs, schools, bands);
     }
 
     /** {@return every string once the change is done} */

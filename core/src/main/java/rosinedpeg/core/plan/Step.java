@@ -44,4 +44,9 @@ public record Step(
         figures = figures.isEmpty() ? Map.of() : new EnumMap<>(figures);
         tensionsAfterN = new EnumMap<>(tensionsAfterN);
     }
+
+    /** {@return whether the post stays held and both feet stay down} */
+    public boolean holds() {
+        return bandAfter != LoadBand.UNHELD && !sharesAfter.bassFootLifts();
+    }
 }

@@ -4,6 +4,16 @@ package rosinedpeg.core.plan;
 public enum StepFigure {
     /** Turns the new string makes on its peg. */
     TURNS,
+    /** Of these, turns on the far side of the hole, before crossing over. */
+    FAR_SIDE_TURNS,
+    /** Half turns of a peg's knob from the first grip to pitch. */
+    HALF_TURNS,
+    /** Turns of a machine's crank from the first grip to pitch. */
+    CRANK_TURNS,
+    /** How far the string bends sideways at the nut. */
+    SIDE_ANGLE,
+    /** How much to cut off, outside the pegbox, after a sharp bend. */
+    TRIM,
     /** Tip to leave standing out beyond the hole. */
     TIP,
     /** Tension of the string at pitch. */
@@ -15,5 +25,15 @@ public enum StepFigure {
     /** How far raising this string leans the bridge if its groove has graphite. */
     DRAG_LEAN_GRAPHITED,
     /** The same if its groove is dry. */
-    DRAG_LEAN_DRY
+    DRAG_LEAN_DRY,
+    /** Share of the tension it would break at. */
+    SHARE_OF_BREAKING,
+    /** Share of the final tension to raise to. */
+    TENSION_SHARE,
+    /** How far below pitch that sounds. */
+    BELOW_PITCH,
+    /** Afterlength to set. */
+    AFTERLENGTH_TARGET,
+    /** How far the cord is to be let out; below 0, taken in. */
+    CORD_CHANGE
 }

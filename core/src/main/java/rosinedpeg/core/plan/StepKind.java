@@ -12,30 +12,67 @@ import java.util.Set;
 /** A kind of step, in about the order of the work, with its place and the minutes it usually takes. */
 public enum StepKind {
     LOOK_OVER(WHOLE, 2),
+    /** A look through the treble sound hole: does the post stand? */
+    LOOK_FOR_POST(BRIDGE, 1),
     TUNE_AND_STRAIGHTEN(BRIDGE, 2, Reading.GAP, Reading.PITCH),
     LAY_OUT_KIT(WHOLE, 2),
     REST_INSTRUMENT(WHOLE, 1),
+    LAY_ON_BACK(WHOLE, 1.5),
+    LAY_ON_BACK_AND_BLOCK(WHOLE, 2),
     MARK_BRIDGE(BRIDGE, 1),
 
     BACK_OUT_FINE_TUNER(TAIL, 0.5),
     SET_ASIDE_NEIGHBOUR(NUT, 1),
+    /** A quarter turn, watching the string: many machines turn the other way to a screw. */
+    TEST_MACHINE_DIRECTION(PEG, 0.5),
     LET_DOWN(PEG, 1),
     FREE_TAIL_END(TAIL, 0.5),
+    TAKE_OUT_REMAINS(PEG, 2),
     COIL_OLD_STRING(WHOLE, 0.5),
     CUT_UP_OLD_STRING(WHOLE, 0.5),
     WIPE_FINGERBOARD(FINGERBOARD, 1),
     TREAT_PEG(PEG, 2),
     CLEAN_PEG(PEG, 1.5),
+    /** Geared pegs and machine heads take no compound. */
+    LOOK_AT_GEARS(PEG, 0.5),
     GRAPHITE(BRIDGE, 1),
+    FIT_FELT(TAIL, 0.5),
+    TRIM_TIP(PEG, 1.5),
     HANG_TAIL_END(TAIL, 0.5),
+    /** A cello's ball that jams under the tuner's arm makes the tuner dead. */
+    SET_BALL_UPRIGHT(TAIL, 0.5),
+    /** A bass string's ball that is not drawn up into its channel can fly out. */
+    DRAW_BALL_INTO_CHANNEL(TAIL, 0.5),
     LOCK_FAR_SIDE_THEN_CROSS(PEG, 1),
     LOCK_STRAIGHT_TO_WALL(PEG, 1),
+    LOCK_TWICE_THROUGH_HOLE(PEG, 2),
+    LOCK_ROUND_STANDING_PART(PEG, 2),
     WIND_TO_WALL(PEG, 2),
     WIND_LEAVING_GAP(PEG, 2),
+    WIND_BY_CRANK(PEG, 3),
+    PRESS_INTO_BENDS(BRIDGE, 1),
     SEAT_IN_GROOVES(NUT, 1),
     BRING_UP(PEG, 2, Reading.PITCH),
     CHECK_BRIDGE(BRIDGE, 1, Reading.GAP),
     RETURN_NEIGHBOUR(NUT, 1, Reading.PITCH),
+    REST_TILL_TOMORROW(WHOLE, 1),
+
+    /** One string off its peg, still hung at its tail. */
+    LET_DOWN_AT_PEG(PEG, 1),
+    REWIND(PEG, 2),
+    BRING_BACK_UP(PEG, 2, Reading.PITCH),
+
+    LET_ALL_DOWN(WHOLE, 4),
+    UNHOOK_IN_ORDER(TAIL, 2),
+    CHANGE_TAILPIECE(TAIL, 10),
+    SET_TAIL_CORD(TAIL, 5),
+    HOOK_BACK(TAIL, 3),
+    SLIDE_BRIDGE_UNDER(BRIDGE, 2),
+    STAND_BRIDGE(BRIDGE, 2),
+    RAISE_ALL(PEG, 3, Reading.PITCH),
+    RAISE_INNER_PAIR(PEG, 2, Reading.PITCH),
+    RAISE_OUTER_PAIR(PEG, 2, Reading.PITCH),
+    EASE_BRIDGE_BACK(BRIDGE, 2, Reading.GAP),
 
     TUNING_ROUND(PEG, 3, Reading.PITCH, Reading.GAP),
     LAST_BRIDGE_CHECK(BRIDGE, 1, Reading.GAP),
@@ -43,8 +80,9 @@ public enum StepKind {
     RECORD(WHOLE, 1);
 
     private static final Set<StepKind> MAY_BE_SKIPPED =
-            Set.of(MARK_BRIDGE, WIPE_FINGERBOARD, TREAT_PEG, CLEAN_PEG, GRAPHITE);
-    private static final Set<StepKind> RAISES_TENSION = Set.of(BRING_UP, RETURN_NEIGHBOUR, TUNING_ROUND);
+            Set.of(MARK_BRIDGE, WIPE_FINGERBOARD, TREAT_PEG, CLEAN_PEG, LOOK_AT_GEARS, GRAPHITE, FIT_FELT);
+    private static final Set<StepKind> RAISES_TENSION = Set.of(
+            BRING_UP, RETURN_NEIGHBOUR, BRING_BACK_UP, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR, TUNING_ROUND);
 
     private final Place place;
     private final double minutes;

@@ -22,6 +22,16 @@ public enum Family {
         return openStrings;
     }
 
+    /** {@return the solo tuning where the family has one, else the usual strings: a bass is tuned one tone up} */
+    public List<Pitch> soloStrings() {
+        return this == BASS ? openStrings.stream().map(pitch -> pitch.up(2)).toList() : openStrings;
+    }
+
+    /** {@return what strings are wound on, unless the instrument says otherwise} */
+    public PegKind usualPegs() {
+        return this == BASS ? PegKind.MACHINE_HEAD : PegKind.TAPERED_WOOD;
+    }
+
     /** {@return whether the instrument is rested on the lap; the others lie flat on their back} */
     public boolean restsOnLap() {
         return this == VIOLIN || this == VIOLA;

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.strings.Elasticity;
@@ -21,8 +22,10 @@ import rosinedpeg.core.strings.StringSpec;
  * @param leftHanded whether everything is mirrored; positions and "bass" and "treble" keep their meaning
  * @param referenceA what it is tuned to
  * @param openStrings the pitches of its strings, I first, four or five
- * @param figures every {@link Quantity} with its value
+ * @param figures every {@link Quantity} that applies, with its value
  * @param tailEnds what each string is hung on
+ * @param pegSides on which side of the pegbox the knob of each string's peg is
+ * @param pegKind what the strings are wound on
  */
 public record SetUp(
         Size size,
@@ -30,7 +33,9 @@ public record SetUp(
         ReferenceA referenceA,
         List<Pitch> openStrings,
         Map<Quantity, Figure> figures,
-        Map<Position, TailEnd> tailEnds) {
+        Map<Position, TailEnd> tailEnds,
+        Map<Position, Side> pegSides,
+        PegKind pegKind) {
 
     /**
      * Fills in what is missing and checks the rest.
@@ -46,11 +51,15 @@ public record SetUp(
             throw new IllegalArgumentException(
                     "openStrings has " + openStrings.size() + " pitches; it must have 4 or 5");
         }
+        pegKind = pegKind == null ? size.family().usualPegs() : pegKind;
         Map<Quantity, Figure> complete = new EnumMap<>(Quantity.class);
         for (Quantity quantity : Quantity.values()) {
-            Figure figure = figures.getOrDefault(quantity, quantity.defaultFor(size));
-            quantity.rangeFor(size).require(quantity.name(), figure.value());
-            complete.put(quantity, figure);
+            if (quantity.appliesTo(openStrings.size(), pegKind)) {
+                Figure usual = quantity.defaultFor(size, openStrings.size(), pegKind);
+                Figure figure = figures.getOrDefault(quantity, usual);
+                quantity.rangeFor(size, openStrings.size(), pegKind).require(quantity.name(), figure.value());
+                complete.put(quantity, figure);
+            }
         }
         figures = Collections.unmodifiableMap(complete);
         Map<Position, TailEnd> hung = new EnumMap<>(Position.class);
@@ -59,6 +68,22 @@ public record SetUp(
             hung.put(position, tailEnds.getOrDefault(position, TailEnd.SLOT));
         }
         tailEnds = Collections.unmodifiableMap(hung);
+        Map<Position, Side> sides = new EnumMap<>(PegLayout.usualSides(openStrings.size()));
+        if (pegSides != null) {
+            sides.putAll(pegSides);
+        }
+        pegSides = Collections.unmodifiableMap(sides);
+    }
+
+    /** Takes an instrument with the usual pegs of its family in their usual places. */
+    public SetUp(
+            Size size,
+            boolean leftHanded,
+            ReferenceA referenceA,
+            List<Pitch> openStrings,
+            Map<Quantity, Figure> figures,
+            Map<Position, TailEnd> tailEnds) {
+        this(size, leftHanded, referenceA, openStrings, figures, tailEnds, null, null);
     }
 
     /** {@return an instrument of that size with nothing measured, a fine tuner for a ball on I} */
@@ -82,9 +107,14 @@ public record SetUp(
         return List.of(Position.values()).subList(0, openStrings.size());
     }
 
-    /** {@return the value of a quantity with its unit and origin} */
+    /** {@return the value of a quantity with its unit and origin; null for what such an instrument does not have} */
     public Figure figure(Quantity quantity) {
         return figures.get(quantity);
+    }
+
+    /** {@return what may be entered for a quantity of this instrument} */
+    public Range rangeOf(Quantity quantity) {
+        return quantity.rangeFor(size, openStrings.size(), pegKind);
     }
 
     /** {@return the bare number of a quantity, in its unit} */
@@ -114,17 +144,21 @@ public record SetUp(
      * @return mm, positive on the treble side
      */
     public double xAtBridgeMm(Position position) {
-        return xAcross(position, value(Quantity.BRIDGE_SPACING));
+        return xAcross(position, openStrings.size(), value(Quantity.BRIDGE_SPACING));
     }
 
     /** {@return where a string crosses the nut, in mm from the centre line, positive on the treble side} */
     public double xAtNutMm(Position position) {
-        return xAcross(position, value(Quantity.NUT_SPACING));
+        return xAcross(position, openStrings.size(), value(Quantity.NUT_SPACING));
     }
 
-    private double xAcross(Position position, double spacingMm) {
-        int gaps = openStrings.size() - 1;
-        return spacingMm * (0.5 - (double) position.ordinal() / gaps);
+    static double xAcross(Position position, int strings, double spacingMm) {
+        return spacingMm * (0.5 - (double) position.ordinal() / (strings - 1));
+    }
+
+    /** {@return the same instrument in another tuning, its strings unchanged in number} */
+    public SetUp tuned(List<Pitch> otherStrings, ReferenceA otherA) {
+        return new SetUp(size, leftHanded, otherA, otherStrings, figures, tailEnds, pegSides, pegKind);
     }
 
     /** {@return the tension of a string on this instrument at pitch, in N} */

@@ -1,13 +1,27 @@
 package rosinedpeg.core.strings;
 
-/** What the inside of a string is made of. It decides how far the string stretches and how long it settles. */
+/**
+ * What the inside of a string is made of. It decides how far the string stretches, how long it settles, and how far it
+ * can be drawn before it breaks.
+ */
 public enum StringCore {
     /** One steel wire, bare or wound. */
-    PLAIN_STEEL,
+    PLAIN_STEEL(0.0135),
     /** Many thin steel wires twisted together, wound. */
-    ROPE_STEEL,
+    ROPE_STEEL(0.025),
     /** Plastic filaments, wound. */
-    SYNTHETIC,
+    SYNTHETIC(0.09),
     /** Gut, bare or wound. */
-    GUT
+    GUT(0.10);
+
+    private final double breakingStrain;
+
+    StringCore(double breakingStrain) {
+        this.breakingStrain = breakingStrain;
+    }
+
+    /** {@return how much longer, as a share of its length, a new string can be drawn before it breaks; a default} */
+    public double breakingStrain() {
+        return breakingStrain;
+    }
 }

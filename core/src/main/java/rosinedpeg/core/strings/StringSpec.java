@@ -83,4 +83,23 @@ public record StringSpec(
     public double tensionN(double vibratingLengthMm, Pitch pitch, ReferenceA a) {
         return Tension.tensionN(massPerLengthKgM(), vibratingLengthMm, pitch.frequencyHz(a));
     }
+
+    /** {@return the tension at which a sound string of this kind breaks, in N: {@code EA · breaking strain}, by Hooke's law} */
+    public double breakingTensionN() {
+        return axialStiffnessN * core.breakingStrain();
+    }
+
+    /**
+     * How far above a tension it would break.
+     *
+     * @param presentTensionN above 0
+     * @return cents; below 0 when it should have broken already
+     * @throws IllegalArgumentException when the tension is not above 0
+     */
+    public double centsToBreaking(double presentTensionN) {
+        if (!(presentTensionN > 0)) {
+            throw new IllegalArgumentException("presentTensionN is " + presentTensionN + "; it must be above 0 N");
+        }
+        return 600 * Math.log(breakingTensionN() / presentTensionN) / Math.log(2);
+    }
 }

@@ -44,25 +44,22 @@ public record Turns(double count) {
                 / (Math.PI * (shaftDiameterMm + stringDiameterMm)));
     }
 
-    /** {@return the turns of a string on an instrument at pitch} */
+    /** {@return the turns of a string on an instrument at pitch, locked the usual way} */
     public static Turns of(SetUp setUp, StringSpec string) {
+        return of(setUp, string, Lock.FAR_SIDE_THEN_CROSS);
+    }
+
+    /** {@return the turns of a string on an instrument at pitch, when its lock takes up some of the tip} */
+    public static Turns of(SetUp setUp, StringSpec string, Lock lock) {
+        double shaftMm = setUp.value(Quantity.SHAFT_DIAMETER);
         return of(
                 string.totalLengthMm(),
                 setUp.value(Quantity.AFTERLENGTH) + setUp.value(Quantity.VIBRATING_LENGTH),
                 setUp.value(Quantity.nutToPeg(string.position())),
-                tipMm(setUp.family()),
+                lock.tipMm(setUp.family(), shaftMm, string.diameterMm()),
                 setUp.elasticity(string).stretchMm(),
-                setUp.value(Quantity.SHAFT_DIAMETER),
+                shaftMm,
                 string.diameterMm());
-    }
-
-    /** {@return how much of the tip to leave beyond the hole, in mm} */
-    public static double tipMm(Family family) {
-        return switch (family) {
-            case VIOLIN, VIOLA -> 4;
-            case CELLO -> 6;
-            case BASS -> 12;
-        };
     }
 
     /** {@return the most turns that still lie side by side in such a pegbox} */

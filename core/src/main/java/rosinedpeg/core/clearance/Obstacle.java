@@ -1,0 +1,15 @@
+package rosinedpeg.core.clearance;
+
+/** What a string may touch in the pegbox. */
+public enum Obstacle {
+    /** The bare shaft of another string's peg. */
+    SHAFT,
+    /** The turns of another string on its peg. */
+    TURNS,
+    /** Another string on its way to its peg. */
+    STRING,
+    BASS_WALL,
+    TREBLE_WALL,
+    /** The floor, under the string's own turns. */
+    FLOOR
+}

@@ -1,0 +1,240 @@
+package rosinedpeg.core.plan;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.rounds.TuningRounds;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.tailpiece.Afterlength;
+
+/**
+ * Plans for work that is not a plain change: one string on stage, the bridge down, another tailpiece, graphite or peg
+ * treatment on a strung instrument.
+ */
+public final class RepairPlanner {
+
+    private final SetUp setUp;
+    private final Map<Position, StringSpec> strings;
+    private final Schools schools;
+    private final LoadBands bands;
+
+    /**
+     * Takes an instrument as it is strung.
+     *
+     * @param setUp the instrument
+     * @param strings the strings on it, one for every position
+     * @param schools the choices of the work
+     * @param bands where the bands of the post's load lie
+     * @throws IllegalArgumentException when a position has no string
+     */
+    public RepairPlanner(SetUp setUp, Map<Position, StringSpec> strings, Schools schools, LoadBands bands) {
+        if (!strings.keySet().containsAll(setUp.positions())) {
+            throw new IllegalArgumentException(
+                    "strings are at " + strings.keySet() + "; there must be one at each of " + setUp.positions());
+        }
+        this.setUp = setUp;
+        this.strings = Map.copyOf(strings);
+        this.schools = schools;
+        this.bands = bands;
+    }
+
+    private StepList list(PlanKind kind) {
+        Map<Position, Double> tensionsN = setUp.tensionsN(strings);
+        return new StepList(kind, setUp, bands, tensionsN, tensionsN);
+    }
+
+    /**
+     * One string, now: old out, new on by the shortest honest path. Cleaning, peg and graphite are owed.
+     *
+     * @param request the change of a single string
+     * @return the plan
+     * @throws IllegalArgumentException when the request is for more than one string
+     */
+    public static ChangePlan emergency(ChangeRequest request) {
+        if (request.replacements().size() != 1) {
+            throw new IllegalArgumentException("replacements are for "
+                    + request.replacements().keySet() + "; an emergency must be for one string");
+        }
+        Position position = request.replacements().keySet().iterator().next();
+        SetUp setUp = request.setUp();
+        StepList list = new StepList(
+                PlanKind.EMERGENCY,
+                setUp,
+                request.bands(),
+                setUp.tensionsN(request.present()),
+                setUp.tensionsN(request.afterwards()));
+        boolean broken = request.broken().contains(position);
+        // On stage both ends go on as they come to hand: tail first keeps the string from springing about.
+        Schools schools = request.schools()
+                .with(
+                        Schools.FirstEnd.TAIL_FIRST,
+                        request.schools().lock(),
+                        request.schools().wall())
+                .with(request.schools().lowestWay(), Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
+        StringSteps steps = new StringSteps(list, schools);
+        if (broken) {
+            list.setTensionN(position, 0);
+        }
+        Set<Position> over = request.over(position);
+        over.forEach(steps::setAside);
+        steps.remove(position, broken);
+        steps.putOn(request.replacements().get(position), request.winding(position));
+        over.forEach(other -> steps.layBack(other, list.tensionAfterN(other)));
+        list.add(StepKind.RECORD, null);
+        StepKind pegStep = setUp.pegKind().holdsByFriction() ? StepKind.CLEAN_PEG : StepKind.LOOK_AT_GEARS;
+        return list.plan(List.of(position), List.of(StepKind.WIPE_FINGERBOARD, pegStep, StepKind.GRAPHITE));
+    }
+
+    /**
+     * The bridge has fallen. If the post stands it is stood up again and the strings are raised in rounds.
+     *
+     * @return the plan, a recorded repair
+     */
+    public ChangePlan bridgeDown() {
+        StepList list = list(PlanKind.BRIDGE_DOWN);
+        StringSteps steps = new StringSteps(list, schools);
+        setUp.positions().forEach(position -> list.setTensionN(position, 0));
+        list.rest();
+        list.add(StepKind.LOOK_FOR_POST, null, Material.GOOD_LIGHT);
+        list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
+        setUp.positions().forEach(position -> list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL));
+        standAndRaise(list, steps);
+        list.finish();
+        return list.plan(List.of(), List.of());
+    }
+
+    private void standAndRaise(StepList list, StringSteps steps) {
+        list.add(StepKind.SLIDE_BRIDGE_UNDER, null, List.of(), List.of(Caution.BRIDGE));
+        list.add(StepKind.STAND_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
+        List<Position> outer =
+                List.of(Position.I, Position.ofNumber(setUp.positions().size()));
+        List<Position> inner = new ArrayList<>(setUp.positions());
+        inner.removeAll(outer);
+        for (double share : TuningRounds.FROM_SLACK) {
+            switch (schools.raising()) {
+                case EQUAL_ROUNDS -> steps.raise(StepKind.RAISE_ALL, setUp.positions(), share);
+                case INNER_PAIR_FIRST -> {
+                    steps.raise(StepKind.RAISE_INNER_PAIR, inner, share);
+                    steps.raise(StepKind.RAISE_OUTER_PAIR, outer, share);
+                }
+                case OUTER_PAIR_FIRST -> {
+                    steps.raise(StepKind.RAISE_OUTER_PAIR, outer, share);
+                    steps.raise(StepKind.RAISE_INNER_PAIR, inner, share);
+                }
+            }
+            list.add(StepKind.CHECK_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
+        }
+    }
+
+    /**
+     * Another tailpiece, or other fine tuners. All tension comes off, the recorded exception to the rule.
+     *
+     * @return the plan, with the cord set so that the afterlength is a sixth of the vibrating length
+     */
+    public ChangePlan tailpieceChange() {
+        StepList list = list(PlanKind.TAILPIECE_CHANGE);
+        StringSteps steps = new StringSteps(list, schools);
+        list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
+        list.add(StepKind.LAY_OUT_KIT, null, List.of(Material.TAILPIECE, Material.EYE_PROTECTION), List.of());
+        list.rest();
+        list.add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
+        setUp.positions().forEach(position -> list.setTensionN(position, 0));
+        list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
+        list.add(StepKind.UNHOOK_IN_ORDER, null, List.of(), List.of(Caution.BALL_ON_VARNISH));
+        list.add(StepKind.CHANGE_TAILPIECE, null, List.of(Material.TAILPIECE), List.of());
+        Afterlength afterlength =
+                new Afterlength(setUp.value(Quantity.VIBRATING_LENGTH), setUp.value(Quantity.AFTERLENGTH));
+        list.add(
+                StepKind.SET_TAIL_CORD,
+                null,
+                List.of(Material.RULER),
+                List.of(),
+                Map.of(
+                        StepFigure.AFTERLENGTH_TARGET,
+                        Figure.workedOut(
+                                afterlength.targetMm(),
+                                Unit.MILLIMETRE,
+                                setUp.weakestOrigin(Quantity.VIBRATING_LENGTH)),
+                        StepFigure.CORD_CHANGE,
+                        Figure.workedOut(
+                                afterlength.cordChangeMm(),
+                                Unit.MILLIMETRE,
+                                setUp.weakestOrigin(Quantity.VIBRATING_LENGTH, Quantity.AFTERLENGTH))));
+        list.add(StepKind.HOOK_BACK, null, List.of(), List.of(Caution.BALL_ON_VARNISH));
+        standAndRaise(list, steps);
+        list.finish();
+        return list.plan(List.of(), List.of());
+    }
+
+    /**
+     * Graphite on an instrument whose bridge is pulled forwards: each string is lifted aside, its grooves are done, and it
+     * goes back; then the bridge is eased upright.
+     *
+     * @return the plan
+     */
+    public ChangePlan graphite() {
+        StepList list = list(PlanKind.GRAPHITE);
+        StringSteps steps = new StringSteps(list, schools);
+        begin(list);
+        for (Position position : setUp.positions()) {
+            double atPitchN = list.tensionN(position);
+            steps.setAside(position);
+            list.add(StepKind.GRAPHITE, position, List.of(Material.SOFT_PENCIL), List.of(Caution.BRIDGE));
+            steps.layBack(position, atPitchN);
+        }
+        list.add(
+                StepKind.EASE_BRIDGE_BACK,
+                null,
+                List.of(Material.RIGHT_ANGLE_CARD),
+                List.of(Caution.BRIDGE, Caution.NO_WEIGHT_ON_SOUND_HOLES));
+        list.finish();
+        return list.plan(List.of(), List.of());
+    }
+
+    /**
+     * Pegs drawn, cleaned and treated one by one; the strings stay.
+     *
+     * @param pegs the pegs to see to, with how they behave, at least one
+     * @return the plan
+     * @throws IllegalArgumentException when no peg is named
+     */
+    public ChangePlan pegService(Map<Position, PegCondition> pegs) {
+        if (pegs.isEmpty() || !setUp.positions().containsAll(pegs.keySet())) {
+            throw new IllegalArgumentException(
+                    "pegs are " + pegs.keySet() + "; they must be at least one of " + setUp.positions());
+        }
+        StepList list = list(PlanKind.PEG_SERVICE);
+        StringSteps steps = new StringSteps(list, schools);
+        Map<Position, Set<Position>> covering = ChangeRequest.covering(setUp, strings, schools);
+        begin(list);
+        for (Position position : setUp.positions()) {
+            if (pegs.containsKey(position)) {
+                Set<Position> over = covering.get(position);
+                over.forEach(steps::setAside);
+                steps.servicePeg(
+                        strings.get(position), ChangeRequest.winding(setUp, schools, position), pegs.get(position));
+                over.forEach(other -> steps.layBack(other, list.tensionAfterN(other)));
+            }
+        }
+        list.finish();
+        return list.plan(List.of(), List.of());
+    }
+
+    private static void begin(StepList list) {
+        list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
+        list.add(
+                StepKind.TUNE_AND_STRAIGHTEN,
+                null,
+                List.of(Material.TUNER, Material.RIGHT_ANGLE_CARD),
+                List.of(Caution.BRIDGE));
+        list.rest();
+        list.add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
+    }
+}

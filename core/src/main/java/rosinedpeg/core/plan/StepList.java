@@ -1,0 +1,147 @@
+package rosinedpeg.core.plan;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.finding.Severity;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+
+/** The steps of a plan as they are written down, one after the other, with the tension of every string at each. */
+final class StepList {
+
+    private final PlanKind kind;
+    private final SetUp setUp;
+    private final LoadBands bands;
+    private final Map<Position, Double> before;
+    private final Map<Position, Double> after;
+    private final InstrumentLoad load;
+    private final Map<Position, Double> tensionsN;
+    private final List<Step> steps = new ArrayList<>();
+    private final List<Finding> refusals = new ArrayList<>();
+
+    StepList(PlanKind kind, SetUp setUp, LoadBands bands, Map<Position, Double> before, Map<Position, Double> after) {
+        this.kind = kind;
+        this.setUp = setUp;
+        this.bands = bands;
+        this.before = before;
+        this.after = after;
+        this.load = new InstrumentLoad(setUp, before);
+        this.tensionsN = new EnumMap<>(before);
+    }
+
+    SetUp setUp() {
+        return setUp;
+    }
+
+    InstrumentLoad load() {
+        return load;
+    }
+
+    double tensionAfterN(Position position) {
+        return after.get(position);
+    }
+
+    double tensionN(Position position) {
+        return tensionsN.get(position);
+    }
+
+    void setTensionN(Position position, double tensionN) {
+        tensionsN.put(position, tensionN);
+    }
+
+    void add(StepKind stepKind, Position position, Material... materials) {
+        add(stepKind, position, List.of(materials), List.of());
+    }
+
+    void add(StepKind stepKind, Position position, List<Material> materials, List<Caution> cautions) {
+        add(stepKind, position, materials, cautions, Map.of());
+    }
+
+    void add(
+            StepKind stepKind,
+            Position position,
+            List<Material> materials,
+            List<Caution> cautions,
+            Map<StepFigure, Figure> figures) {
+        LoadShares shares = load.shares(tensionsN);
+        LoadBand band = bands.of(shares.treble());
+        List<Caution> all = new ArrayList<>(cautions);
+        if (band == LoadBand.THIN) {
+            all.add(0, Caution.POST_THIN);
+        }
+        if (band == LoadBand.UNHELD && kind.recordedRepair()) {
+            all.add(0, Caution.POST_UNHELD);
+        }
+        Step step = new Step(steps.size(), stepKind, position, materials, all, figures, tensionsN, shares, band);
+        steps.add(step);
+        if (refusals.isEmpty() && !kind.recordedRepair()) {
+            refuseIfLetGo(step);
+        }
+    }
+
+    private void refuseIfLetGo(Step step) {
+        Origin origin = setUp.weakestOrigin(Quantity.FOOT_SPAN, Quantity.BRIDGE_SPACING);
+        LoadShares shares = step.sharesAfter();
+        if (step.bandAfter() == LoadBand.UNHELD) {
+            refusals.add(Finding.on(
+                    step.position(),
+                    FindingKind.POST_LET_GO,
+                    Severity.STOPS,
+                    Figure.workedOut(shares.treble(), Unit.SHARE, origin),
+                    Figure.byDefault(bands.thinFrom(), Unit.SHARE)));
+        }
+        if (shares.bassFootLifts()) {
+            refusals.add(Finding.on(
+                    step.position(),
+                    FindingKind.BASS_FOOT_LIFTS,
+                    Severity.STOPS,
+                    Figure.workedOut(shares.bass(), Unit.SHARE, origin),
+                    Figure.byDefault(0, Unit.SHARE)));
+        }
+    }
+
+    /** Rounds the work off: tuned round, bridge looked at, fine tuners looked at, recorded. */
+    void finish() {
+        add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
+        add(StepKind.LAST_BRIDGE_CHECK, null, Material.RIGHT_ANGLE_CARD);
+        if (setUp.positions().stream().anyMatch(p -> setUp.tailEnds().get(p).hasFineTuner())) {
+            add(StepKind.CHECK_FINE_TUNERS, null);
+        }
+        add(StepKind.RECORD, null);
+    }
+
+    /** Lays the instrument as its size asks for. */
+    void rest() {
+        switch (setUp.family()) {
+            case VIOLIN, VIOLA -> add(StepKind.REST_INSTRUMENT, null, Material.CLOTH_UNDER_TAILPIECE);
+            case CELLO ->
+                add(
+                        StepKind.LAY_ON_BACK,
+                        null,
+                        List.of(Material.BLANKET, Material.CLOTH_UNDER_TAILPIECE),
+                        List.of(Caution.NO_WEIGHT_ON_SOUND_HOLES));
+            case BASS ->
+                add(
+                        StepKind.LAY_ON_BACK_AND_BLOCK,
+                        null,
+                        List.of(Material.BLANKET, Material.BLOCKS, Material.CLOTH_UNDER_TAILPIECE),
+                        List.of(Caution.LIFTING, Caution.NO_WEIGHT_ON_SOUND_HOLES));
+        }
+    }
+
+    ChangePlan plan(List<Position> order, List<StepKind> owed) {
+        return new ChangePlan(kind, setUp, order, before, after, bands, steps, owed, refusals);
+    }
+}

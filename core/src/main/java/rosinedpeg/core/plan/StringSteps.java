@@ -1,0 +1,318 @@
+package rosinedpeg.core.plan;
+
+import static rosinedpeg.core.plan.StepFigure.BELOW_PITCH;
+import static rosinedpeg.core.plan.StepFigure.CENTS_PER_PEG_DEGREE;
+import static rosinedpeg.core.plan.StepFigure.CRANK_TURNS;
+import static rosinedpeg.core.plan.StepFigure.DRAG_LEAN_DRY;
+import static rosinedpeg.core.plan.StepFigure.DRAG_LEAN_GRAPHITED;
+import static rosinedpeg.core.plan.StepFigure.FAR_SIDE_TURNS;
+import static rosinedpeg.core.plan.StepFigure.HALF_TURNS;
+import static rosinedpeg.core.plan.StepFigure.SHARE_OF_BREAKING;
+import static rosinedpeg.core.plan.StepFigure.SIDE_ANGLE;
+import static rosinedpeg.core.plan.StepFigure.STRETCH;
+import static rosinedpeg.core.plan.StepFigure.TENSION;
+import static rosinedpeg.core.plan.StepFigure.TENSION_SHARE;
+import static rosinedpeg.core.plan.StepFigure.TIP;
+import static rosinedpeg.core.plan.StepFigure.TRIM;
+import static rosinedpeg.core.plan.StepFigure.TURNS;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.bridge.Drag;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.WindingChoice;
+import rosinedpeg.core.winding.WindingPlan;
+
+/** What is done to one string, in the order of the work, on any of the families. */
+final class StringSteps {
+
+    private final StepList list;
+    private final SetUp setUp;
+    private final Schools schools;
+
+    StringSteps(StepList list, Schools schools) {
+        this.list = list;
+        this.setUp = list.setUp();
+        this.schools = schools;
+    }
+
+    private boolean isBass() {
+        return setUp.family() == Family.BASS;
+    }
+
+    void setAside(Position position) {
+        list.setTensionN(position, InstrumentLoad.SET_ASIDE * list.tensionN(position));
+        list.add(StepKind.SET_ASIDE_NEIGHBOUR, position, List.of(), thick());
+    }
+
+    void layBack(Position position, double tensionN) {
+        list.setTensionN(position, tensionN);
+        list.add(StepKind.RETURN_NEIGHBOUR, position, List.of(Material.TUNER), List.of(Caution.EYES));
+    }
+
+    /** Old string off, or what is left of it, its peg and grooves made ready. */
+    void takeOff(Position position, boolean broken, PegCondition peg) {
+        remove(position, broken);
+        if (schools.oldStrings() == Schools.OldStrings.KEPT && !broken) {
+            list.add(StepKind.COIL_OLD_STRING, position, Material.STRING_PACKET);
+        } else {
+            list.add(StepKind.CUT_UP_OLD_STRING, position, List.of(), List.of(Caution.SHARP_ENDS, Caution.CUTTER));
+        }
+        list.add(
+                StepKind.WIPE_FINGERBOARD,
+                position,
+                List.of(Material.LINT_FREE_CLOTH, Material.ALCOHOL),
+                List.of(Caution.SOLVENT));
+        treatPeg(position, peg);
+        list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL);
+    }
+
+    /** Old string off and nothing else. */
+    void remove(Position position, boolean broken) {
+        if (broken) {
+            list.setTensionN(position, 0);
+            list.add(
+                    StepKind.TAKE_OUT_REMAINS,
+                    position,
+                    List.of(isBass() ? Material.LONG_NOSED_PLIERS : Material.TWEEZERS),
+                    List.of(Caution.SHARP_ENDS));
+            return;
+        }
+        backOutFineTuner(position);
+        testMachine(position);
+        list.setTensionN(position, 0);
+        List<Caution> cautions = new ArrayList<>(List.of(Caution.EYES, Caution.SHARP_ENDS));
+        cautions.addAll(thick());
+        list.add(
+                StepKind.LET_DOWN,
+                position,
+                List.of(isBass() ? Material.LONG_NOSED_PLIERS : Material.TWEEZERS),
+                cautions);
+        list.add(StepKind.FREE_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
+    }
+
+    private void backOutFineTuner(Position position) {
+        if (setUp.tailEnds().get(position).hasFineTuner()) {
+            list.add(StepKind.BACK_OUT_FINE_TUNER, position);
+        }
+    }
+
+    private void testMachine(Position position) {
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
+            list.add(
+                    StepKind.TEST_MACHINE_DIRECTION,
+                    position,
+                    List.of(Material.WINDER),
+                    List.of(Caution.POWERED_WINDER));
+        }
+    }
+
+    void treatPeg(Position position, PegCondition condition) {
+        if (!setUp.pegKind().holdsByFriction()) {
+            list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
+            return;
+        }
+        List<Material> materials = new ArrayList<>(List.of(Material.LINT_FREE_CLOTH));
+        List<Caution> cautions = new ArrayList<>(List.of(Caution.PEG));
+        condition.treatedWith(schools.treatment()).ifPresent(materials::add);
+        if (condition == PegCondition.SLIPS) {
+            cautions.add(Caution.NO_LUBRICANT);
+        }
+        if (materials.contains(Material.CHALK)) {
+            cautions.add(Caution.DUST);
+        }
+        list.add(materials.size() > 1 ? StepKind.TREAT_PEG : StepKind.CLEAN_PEG, position, materials, cautions);
+    }
+
+    /** New string on and up to pitch. */
+    void putOn(StringSpec string, WindingChoice choice) {
+        Position position = string.position();
+        WindingPlan winding = WindingPlan.of(setUp, string, choice);
+        prepare(position, winding);
+        if (schools.firstEnd() == Schools.FirstEnd.PEG_FIRST) {
+            lockAndWind(position, winding, choice);
+            hang(position);
+        } else {
+            hang(position);
+            lockAndWind(position, winding, choice);
+        }
+        if (!setUp.family().restsOnLap()) {
+            list.add(StepKind.PRESS_INTO_BENDS, position, List.of(), thick());
+        }
+        list.add(StepKind.SEAT_IN_GROOVES, position);
+        bringUp(StepKind.BRING_UP, string);
+        list.add(
+                StepKind.CHECK_BRIDGE,
+                position,
+                List.of(Material.RIGHT_ANGLE_CARD),
+                setUp.family() == Family.CELLO
+                        ? List.of(Caution.BRIDGE, Caution.NO_WEIGHT_ON_SOUND_HOLES)
+                        : List.of(Caution.BRIDGE));
+    }
+
+    private void prepare(Position position, WindingPlan winding) {
+        if (isBass() && schools.felts() == Schools.Felts.FITTED) {
+            list.add(StepKind.FIT_FELT, position, Material.FELTS);
+        }
+        boolean bassTip = isBass() && schools.spareTip() == Schools.SpareTip.TRIMMED_BEFORE_FITTING;
+        if (winding.trimMm() > 0 || bassTip) {
+            Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
+            figures.put(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE));
+            if (winding.trimMm() > 0) {
+                figures.put(TRIM, Figure.workedOut(winding.trimMm(), Unit.MILLIMETRE, winding.origin()));
+            }
+            list.add(StepKind.TRIM_TIP, position, List.of(Material.CUTTER), List.of(Caution.CUTTER), figures);
+        }
+    }
+
+    private void hang(Position position) {
+        list.add(StepKind.HANG_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
+        if (setUp.family() == Family.CELLO && setUp.tailEnds().get(position) == TailEnd.FORK_TUNER) {
+            list.add(StepKind.SET_BALL_UPRIGHT, position);
+        }
+        if (isBass()) {
+            list.add(StepKind.DRAW_BALL_INTO_CHANNEL, position, List.of(), List.of(Caution.BALL_UNDER_LOAD));
+        }
+    }
+
+    private void lockAndWind(Position position, WindingPlan winding, WindingChoice choice) {
+        list.add(
+                lockKind(choice.lock()),
+                position,
+                List.of(Material.NEW_STRING),
+                List.of(Caution.SHARP_ENDS),
+                Map.of(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE)));
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
+            list.add(
+                    StepKind.WIND_BY_CRANK,
+                    position,
+                    List.of(Material.WINDER),
+                    List.of(Caution.POWERED_WINDER, Caution.ADULT_WINDS),
+                    windingFigures(winding));
+        } else {
+            list.add(
+                    choice.wall() == Wall.WOUND_TO_WALL ? StepKind.WIND_TO_WALL : StepKind.WIND_LEAVING_GAP,
+                    position,
+                    List.of(),
+                    List.of(Caution.ADULT_WINDS),
+                    windingFigures(winding));
+        }
+    }
+
+    private static StepKind lockKind(Lock lock) {
+        return switch (lock) {
+            case FAR_SIDE_THEN_CROSS -> StepKind.LOCK_FAR_SIDE_THEN_CROSS;
+            case STRAIGHT_TO_WALL -> StepKind.LOCK_STRAIGHT_TO_WALL;
+            case TWICE_THROUGH_HOLE -> StepKind.LOCK_TWICE_THROUGH_HOLE;
+            case ROUND_STANDING_PART -> StepKind.LOCK_ROUND_STANDING_PART;
+        };
+    }
+
+    private Map<StepFigure, Figure> windingFigures(WindingPlan winding) {
+        Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
+        Origin origin = winding.origin();
+        figures.put(TURNS, Figure.workedOut(winding.turns().count(), Unit.TURN, origin));
+        figures.put(FAR_SIDE_TURNS, Figure.workedOut(winding.farSideTurns(), Unit.TURN, origin));
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
+            figures.put(CRANK_TURNS, Figure.workedOut(winding.knobTurns(), Unit.TURN, origin));
+        } else {
+            figures.put(HALF_TURNS, Figure.workedOut(winding.halfTurns(), Unit.TURN, origin));
+        }
+        figures.put(SIDE_ANGLE, Figure.workedOut(Math.abs(winding.sideAngleDeg()), Unit.DEGREE, origin));
+        return figures;
+    }
+
+    /** One string off its peg, its peg treated, and back: the string stays. */
+    void servicePeg(StringSpec string, WindingChoice choice, PegCondition peg) {
+        Position position = string.position();
+        backOutFineTuner(position);
+        testMachine(position);
+        list.setTensionN(position, 0);
+        list.add(StepKind.LET_DOWN_AT_PEG, position, List.of(), List.of(Caution.EYES, Caution.SHARP_ENDS));
+        treatPeg(position, peg);
+        list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL);
+        list.add(
+                StepKind.REWIND,
+                position,
+                List.of(),
+                List.of(Caution.ADULT_WINDS),
+                windingFigures(WindingPlan.of(setUp, string, choice)));
+        list.add(StepKind.SEAT_IN_GROOVES, position);
+        bringUp(StepKind.BRING_BACK_UP, string);
+        list.add(StepKind.CHECK_BRIDGE, position, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
+    }
+
+    private void bringUp(StepKind kind, StringSpec string) {
+        Position position = string.position();
+        Elasticity elasticity = setUp.elasticity(string);
+        Origin scaleOrigin = setUp.weakestOrigin(Quantity.VIBRATING_LENGTH);
+        Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
+        figures.put(TENSION, Figure.workedOut(elasticity.tensionN(), Unit.NEWTON, scaleOrigin));
+        figures.put(STRETCH, Figure.workedOut(elasticity.stretchMm(), Unit.MILLIMETRE, scaleOrigin));
+        figures.put(
+                CENTS_PER_PEG_DEGREE,
+                Figure.workedOut(
+                        elasticity.centsPerPegDegree(setUp.value(Quantity.SHAFT_DIAMETER), string.diameterMm()),
+                        Unit.CENT_PER_DEGREE,
+                        setUp.weakestOrigin(Quantity.VIBRATING_LENGTH, Quantity.SHAFT_DIAMETER)));
+        figures.put(DRAG_LEAN_GRAPHITED, drag(string, Drag.GRAPHITED));
+        figures.put(DRAG_LEAN_DRY, drag(string, Drag.DRY));
+        figures.put(SHARE_OF_BREAKING, Figure.byDefault(elasticity.tensionN() / string.breakingTensionN(), Unit.SHARE));
+        list.setTensionN(position, list.tensionAfterN(position));
+        List<Caution> cautions = new ArrayList<>(List.of(Caution.EYES, Caution.BRIDGE));
+        if (isBass()) {
+            cautions.add(Caution.BALL_UNDER_LOAD);
+        }
+        list.add(kind, position, List.of(Material.TUNER, Material.EYE_PROTECTION), cautions, figures);
+    }
+
+    private Figure drag(StringSpec string, double stuckShare) {
+        double riseN = list.tensionAfterN(string.position());
+        double allN =
+                setUp.positions().stream().mapToDouble(list::tensionAfterN).sum();
+        return Figure.byDefault(
+                Drag.lean(
+                                riseN,
+                                string.axialStiffnessN(),
+                                setUp.value(Quantity.AFTERLENGTH),
+                                stuckShare,
+                                riseN / allN,
+                                setUp.value(Quantity.BRIDGE_HEIGHT))
+                        .degrees(),
+                Unit.DEGREE);
+    }
+
+    /** Some strings raised together to a share of their tension. */
+    void raise(StepKind kind, List<Position> positions, double share) {
+        positions.forEach(position -> list.setTensionN(position, share * list.tensionAfterN(position)));
+        list.add(
+                kind,
+                null,
+                List.of(Material.TUNER, Material.EYE_PROTECTION),
+                List.of(Caution.EYES, Caution.BRIDGE),
+                Map.of(
+                        TENSION_SHARE, Figure.byDefault(share, Unit.SHARE),
+                        BELOW_PITCH,
+                                Figure.byDefault(Cents.ofTensionFraction(share).value(), Unit.CENT)));
+    }
+
+    private List<Caution> thick() {
+        return isBass() ? List.of(Caution.PINCH_NOT_HOOK) : List.of();
+    }
+}

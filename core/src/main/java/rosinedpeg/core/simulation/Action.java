@@ -1,0 +1,102 @@
+package rosinedpeg.core.simulation;
+
+import static java.util.Objects.requireNonNull;
+
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.Lock;
+
+/** What a person can do to a practice instrument. */
+public sealed interface Action {
+
+    /** How far a peg can be turned in one action. */
+    Range TURN = new Range(-1080, 1080, Unit.DEGREE);
+    /** How much of its tip can be left standing out. */
+    Range TIP = new Range(0, 60, Unit.MILLIMETRE);
+    /** How far a bridge can be eased in one action. */
+    Range EASE = new Range(-3, 3, Unit.DEGREE);
+
+    /**
+     * Turns a peg and keeps hold of it.
+     *
+     * @param position whose peg
+     * @param degrees of the shaft, positive to tighten, −1080 to 1080°
+     */
+    record TurnPeg(Position position, double degrees) implements Action {
+
+        /**
+         * Checks the angle.
+         *
+         * @throws rosinedpeg.core.figure.OutOfRangeException outside −1080 to 1080°
+         */
+        public TurnPeg {
+            TURN.require("degrees", degrees);
+        }
+    }
+
+    /** Pushes a peg into its hole. */
+    record Push(Position position) implements Action {}
+
+    /** Takes the hand off a peg. */
+    record LetGo(Position position) implements Action {}
+
+    /** Lets a string down and lays it beside its nut groove. */
+    record SetAside(Position position) implements Action {}
+
+    /** Lays a string that was set aside back into its groove and brings it to pitch. */
+    record LayBack(Position position) implements Action {}
+
+    /**
+     * Takes a string off.
+     *
+     * @param position the string
+     * @param clothUnderBall whether a finger or cloth is between its ball and the varnish
+     */
+    record TakeOff(Position position, boolean clothUnderBall) implements Action {}
+
+    /**
+     * Hangs a string at its tail, puts its tip through the hole and locks it.
+     *
+     * @param string the string
+     * @param lock how it is locked
+     * @param tipMm what stands out beyond the hole, 0 to 60 mm
+     */
+    record Thread(StringSpec string, Lock lock, double tipMm) implements Action {
+
+        /**
+         * Checks the parts.
+         *
+         * @throws rosinedpeg.core.figure.OutOfRangeException when the tip is outside its range
+         */
+        public Thread {
+            requireNonNull(string, "string");
+            requireNonNull(lock, "lock");
+            TIP.require("tipMm", tipMm);
+        }
+    }
+
+    /** Rubs graphite into both grooves of a string; it has to be out of them. */
+    record RubGraphite(Position position) implements Action {}
+
+    /**
+     * Eases the top of the bridge.
+     *
+     * @param degrees positive towards the tailpiece, −3 to 3°
+     */
+    record EaseBridge(double degrees) implements Action {
+
+        /**
+         * Checks the angle.
+         *
+         * @throws rosinedpeg.core.figure.OutOfRangeException outside −3 to 3°
+         */
+        public EaseBridge {
+            EASE.require("degrees", degrees);
+        }
+    }
+
+    /** Plucks a string and listens. */
+    record Pluck(Position position) implements Action {}
+}

@@ -1,0 +1,189 @@
+package rosinedpeg.core.winding;
+
+import static java.util.Objects.requireNonNull;
+
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.pegbox.Pegbox;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringSpec;
+
+/**
+ * How one string is to be wound on its peg.
+ *
+ * <p>Turns lie side by side. With {@link Lock#FAR_SIDE_THEN_CROSS} as many as needed go on the far side of the hole, so
+ * that the last one leaves the shaft in line with the nut groove, or at the wall, as chosen.
+ *
+ * @param position the string
+ * @param turns all turns at pitch
+ * @param farSideTurns those on the side of the hole away from the knob
+ * @param knobSideTurns those on the knob's side
+ * @param tipMm what stands out beyond the hole
+ * @param holeXMm x of the hole, see {@link Pegbox}
+ * @param leavesXMm x at which the string leaves the shaft
+ * @param fromXMm the lesser x of all turns, edge of the string
+ * @param toXMm the greater x of all turns, edge of the string
+ * @param wallGapMm from the turns to the wall on the knob's side; below 0 when they do not find room
+ * @param sideAngleDeg how far the string bends sideways at the nut, 0 in line with its groove
+ * @param shaftDegrees how far the shaft is turned from the first grip to pitch
+ * @param knobTurns how far knob or crank are turned, which a gear multiplies
+ * @param drawPegOut whether the hole lies so near the wall that the peg is better drawn out to reach it
+ * @param clockwise the way to turn knob or shaft to tighten, seen from its end
+ * @param outcome whether it holds and finds room
+ * @param trimMm what is to be cut off to come to a good number of turns; 0 when nothing may be
+ * @param origin measured when all that it rests on was
+ */
+public record WindingPlan(
+        Position position,
+        Turns turns,
+        double farSideTurns,
+        double knobSideTurns,
+        double tipMm,
+        double holeXMm,
+        double leavesXMm,
+        double fromXMm,
+        double toXMm,
+        double wallGapMm,
+        double sideAngleDeg,
+        double shaftDegrees,
+        double knobTurns,
+        boolean drawPegOut,
+        boolean clockwise,
+        Outcome outcome,
+        double trimMm,
+        Origin origin) {
+
+    /** A hole nearer to the wall than this share of the shaft's diameter is hard to reach. */
+    private static final double HARD_TO_REACH = 0.4;
+    /** Gap that {@link Wall#SMALL_GAP} leaves, in shaft diameters. */
+    private static final double GAP = 0.13;
+    /** Turns that a string which is too long is trimmed to. */
+    private static final double TRIM_TO_TURNS = 3;
+
+    /** What comes of it. */
+    public enum Outcome {
+        HOLDS,
+        /** Fewer than two turns do not hold: a string for a larger size, or less tip where that is enough. */
+        TOO_SHORT,
+        /** Crowds the pegbox: made for a larger size. A steel core may be bent sharply, then trimmed outside the pegbox. */
+        TOO_LONG
+    }
+
+    /**
+     * Works the winding out.
+     *
+     * @param setUp the instrument
+     * @param string the string
+     * @param choice how it is to be wound
+     * @return the plan
+     */
+    public static WindingPlan of(SetUp setUp, StringSpec string, WindingChoice choice) {
+        requireNonNull(choice, "choice");
+        Lock lock = choice.lock();
+        Position position = string.position();
+        Pegbox pegbox = new Pegbox(setUp);
+        double shaftMm = pegbox.shaftDiameterMm();
+        double stringMm = string.diameterMm();
+        Turns turns = Turns.of(setUp, string, lock);
+        double count = Math.max(0, turns.count());
+        int knob = pegbox.knobSide(position);
+        double halfWidth = pegbox.halfWidthMm(pegbox.fromNutMm(position));
+        double grooveX = setUp.xAtNutMm(position);
+        double hole = pegbox.holeXMm(position);
+
+        // Measured from the hole towards the knob.
+        double wallAt = halfWidth - hole * knob - stringMm / 2;
+        double lineAt = (grooveX - hole) * knob;
+        double target = choice.wall() == Wall.WOUND_TO_WALL ? wallAt : Math.min(lineAt, wallAt - GAP * shaftMm);
+        double widthMm = count * stringMm;
+        double onKnobSideMm;
+        if (choice.side() == HoleSide.FAR_SIDE) {
+            onKnobSideMm = 0;
+        } else if (lock == Lock.STRAIGHT_TO_WALL) {
+            onKnobSideMm = widthMm;
+        } else {
+            onKnobSideMm = Math.min(widthMm, Math.max(0, target));
+        }
+        double onFarSideMm = widthMm - onKnobSideMm;
+        double leaves = choice.side() == HoleSide.FAR_SIDE || onKnobSideMm == 0 ? -onFarSideMm : onKnobSideMm;
+        double leavesX = hole + knob * leaves;
+        double knobEnd = hole + knob * (onKnobSideMm + stringMm / 2);
+        double farEnd = hole - knob * (onFarSideMm + stringMm / 2);
+        double ratio = setUp.pegKind().holdsByFriction() ? 1 : setUp.value(Quantity.GEAR_RATIO);
+        Outcome outcome = outcome(setUp, turns);
+        return new WindingPlan(
+                position,
+                turns,
+                onFarSideMm / stringMm,
+                onKnobSideMm / stringMm,
+                lock.tipMm(setUp.family(), shaftMm, stringMm),
+                hole,
+                leavesX,
+                Math.min(knobEnd, farEnd),
+                Math.max(knobEnd, farEnd),
+                wallAt - onKnobSideMm,
+                Math.toDegrees(Math.atan((leavesX - grooveX) / pegbox.fromNutMm(position))),
+                360 * count,
+                count * ratio,
+                setUp.value(Quantity.holeToWall(position)) < HARD_TO_REACH * shaftMm,
+                clockwise(setUp, knob, choice.way()),
+                outcome,
+                outcome == Outcome.TOO_LONG && mayBeTrimmed(string.core())
+                        ? (turns.count() - TRIM_TO_TURNS) * Math.PI * (shaftMm + stringMm)
+                        : 0,
+                setUp.weakestOrigin(
+                        Quantity.VIBRATING_LENGTH,
+                        Quantity.AFTERLENGTH,
+                        Quantity.SHAFT_DIAMETER,
+                        Quantity.nutToPeg(position),
+                        Quantity.holeToWall(position)));
+    }
+
+    private static Outcome outcome(SetUp setUp, Turns turns) {
+        if (turns.count() < Turns.FEWEST) {
+            return Outcome.TOO_SHORT;
+        }
+        return turns.count() > Turns.most(setUp.family()) ? Outcome.TOO_LONG : Outcome.HOLDS;
+    }
+
+    /** Steel can be bent sharply and cut; a gut or synthetic core unravels where its silk is cut. */
+    private static boolean mayBeTrimmed(StringCore core) {
+        return core == StringCore.PLAIN_STEEL || core == StringCore.ROPE_STEEL;
+    }
+
+    /** Over the top the upper face of the shaft goes away from the nut. A mirrored instrument turns the other way. */
+    private static boolean clockwise(SetUp setUp, int knob, Way way) {
+        return (knob > 0) ^ (way == Way.UNDER) ^ setUp.leftHanded();
+    }
+
+    /** {@return how often the hand turns knob or shaft by half a turn} */
+    public double halfTurns() {
+        return knobTurns * 2;
+    }
+
+    /** {@return the line of the string from its nut groove to its shaft} */
+    public Line line(Pegbox pegbox, double stringDiameterMm, Way way) {
+        Vector3D end = way == Way.UNDER
+                ? pegbox.bottomTangent(position, leavesXMm, stringDiameterMm)
+                : pegbox.topTangent(position, leavesXMm, stringDiameterMm);
+        return new Line(pegbox.groove(position), end);
+    }
+
+    /**
+     * A straight piece of string.
+     *
+     * @param from its groove in the nut
+     * @param to where it meets its shaft
+     */
+    public record Line(Vector3D from, Vector3D to) {
+
+        /** {@return the point at a distance from the nut along the pegbox} */
+        public Vector3D atY(double yMm) {
+            double share = (yMm - from.getY()) / (to.getY() - from.getY());
+            return new Vector3D(1 - share, from, share, to);
+        }
+    }
+}

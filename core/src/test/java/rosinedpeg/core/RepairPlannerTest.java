@@ -1,0 +1,185 @@
+package rosinedpeg.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+import static rosinedpeg.core.strings.Position.I;
+import static rosinedpeg.core.strings.Position.II;
+import static rosinedpeg.core.strings.Position.III;
+import static rosinedpeg.core.strings.Position.IV;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.plan.Caution;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.RepairPlanner;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+
+/** Work that is not a plain change. */
+class RepairPlannerTest {
+
+    private static RepairPlanner repair(Family family, Schools schools) {
+        SetUp setUp = Examples.instrument(family);
+        return new RepairPlanner(setUp, Examples.set(setUp), schools, LoadBands.USUAL);
+    }
+
+    private static List<StepKind> kinds(ChangePlan plan) {
+        return plan.steps().stream().map(Step::kind).toList();
+    }
+
+    private static void endsAtPitch(ChangePlan plan) {
+        assertThat(plan.steps().get(plan.steps().size() - 1).tensionsAfterN()).isEqualTo(plan.tensionsAfterN());
+        assertThat(plan.steps()).extracting(Step::index).isSorted();
+        assertThat(plan.refused()).isFalse();
+    }
+
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void afterTheBridgeFellItIsStoodUpAndEverythingRaisedInRounds(Family family) {
+        ChangePlan plan = repair(family, Schools.usual(family)).bridgeDown();
+        endsAtPitch(plan);
+        assertThat(kinds(plan))
+                .containsSubsequence(
+                        StepKind.LOOK_FOR_POST,
+                        StepKind.SLIDE_BRIDGE_UNDER,
+                        StepKind.STAND_BRIDGE,
+                        StepKind.RAISE_ALL,
+                        StepKind.CHECK_BRIDGE,
+                        StepKind.RAISE_ALL,
+                        StepKind.TUNING_ROUND,
+                        StepKind.RECORD);
+        List<Step> rounds = plan.steps().stream()
+                .filter(step -> step.kind() == StepKind.RAISE_ALL)
+                .toList();
+        assertThat(rounds)
+                .extracting(step -> step.figures().get(StepFigure.TENSION_SHARE).value())
+                .containsExactly(0.1, 0.3, 0.6, 0.85, 1.0);
+        assertThat(rounds.get(1).figures().get(StepFigure.BELOW_PITCH).value()).isCloseTo(-1042.2, within(0.1));
+        assertThat(plan.steps().get(0).bandAfter()).isEqualTo(LoadBand.UNHELD);
+        assertThat(plan.steps().get(0).cautions()).contains(Caution.POST_UNHELD);
+        assertThat(plan.order()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "INNER_PAIR_FIRST, RAISE_INNER_PAIR, RAISE_OUTER_PAIR",
+        "OUTER_PAIR_FIRST, RAISE_OUTER_PAIR, RAISE_INNER_PAIR"
+    })
+    void pairsTakeTurnsByTheSchool(Schools.Raising raising, StepKind first, StepKind then) {
+        ChangePlan plan = repair(Family.VIOLIN, Schools.USUAL.with(Schools.Stance.SQUARE, raising))
+                .bridgeDown();
+        endsAtPitch(plan);
+        List<Step> rounds = plan.steps().stream()
+                .filter(step -> step.kind() == first || step.kind() == then)
+                .toList();
+        assertThat(rounds).hasSize(10);
+        assertThat(rounds.get(0).kind()).isEqualTo(first);
+        assertThat(rounds.get(1).kind()).isEqualTo(then);
+        Position raised = first == StepKind.RAISE_INNER_PAIR ? II : I;
+        Position waiting = first == StepKind.RAISE_INNER_PAIR ? I : II;
+        assertThat(rounds.get(0).tensionsAfterN().get(raised)).isPositive();
+        assertThat(rounds.get(0).tensionsAfterN().get(waiting)).isZero();
+    }
+
+    @Test
+    void forAnotherTailpieceAllTensionComesOffAndTheCordIsSet() {
+        ChangePlan plan = repair(Family.CELLO, Schools.USUAL).tailpieceChange();
+        endsAtPitch(plan);
+        assertThat(kinds(plan))
+                .containsSubsequence(
+                        StepKind.LET_ALL_DOWN,
+                        StepKind.UNHOOK_IN_ORDER,
+                        StepKind.CHANGE_TAILPIECE,
+                        StepKind.SET_TAIL_CORD,
+                        StepKind.HOOK_BACK,
+                        StepKind.STAND_BRIDGE,
+                        StepKind.RAISE_ALL);
+        Step cord = plan.steps().stream()
+                .filter(step -> step.kind() == StepKind.SET_TAIL_CORD)
+                .findFirst()
+                .orElseThrow();
+        assertThat(cord.figures().get(StepFigure.AFTERLENGTH_TARGET).value()).isCloseTo(692 / 6.0, within(1e-9));
+        assertThat(cord.figures().get(StepFigure.CORD_CHANGE).value()).isCloseTo(0, within(1e-9));
+    }
+
+    @Test
+    void graphiteIsRubbedInWithOneStringAsideAtATime() {
+        ChangePlan plan = repair(Family.VIOLIN, Schools.USUAL).graphite();
+        endsAtPitch(plan);
+        assertThat(kinds(plan)).contains(StepKind.EASE_BRIDGE_BACK).doesNotContain(StepKind.BRING_UP);
+        List<Step> rubbed = plan.steps().stream()
+                .filter(step -> step.kind() == StepKind.GRAPHITE)
+                .toList();
+        assertThat(rubbed).extracting(Step::position).containsExactly(I, II, III, IV);
+        assertThat(rubbed)
+                .allSatisfy(step -> assertThat(step.tensionsAfterN().get(step.position()))
+                        .isCloseTo(0.25 * plan.tensionsBeforeN().get(step.position()), within(1e-9)));
+    }
+
+    @Test
+    void pegsAreTreatedWithoutNewStrings() {
+        ChangePlan plan = repair(Family.VIOLIN, Schools.USUAL).pegService(Map.of(IV, PegCondition.SLIPS));
+        endsAtPitch(plan);
+        assertThat(kinds(plan))
+                .containsSubsequence(
+                        StepKind.SET_ASIDE_NEIGHBOUR,
+                        StepKind.LET_DOWN_AT_PEG,
+                        StepKind.TREAT_PEG,
+                        StepKind.GRAPHITE,
+                        StepKind.REWIND,
+                        StepKind.BRING_BACK_UP,
+                        StepKind.CHECK_BRIDGE,
+                        StepKind.RETURN_NEIGHBOUR)
+                .doesNotContain(StepKind.BRING_UP, StepKind.FREE_TAIL_END);
+        assertThatThrownBy(() -> repair(Family.VIOLIN, Schools.USUAL).pegService(Map.of()))
+                .hasMessageContaining("pegs are []");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"true, TAKE_OUT_REMAINS, LET_DOWN", "false, LET_DOWN, TAKE_OUT_REMAINS"})
+    void onStageTheShortestHonestPathLeavesTheRestOwed(boolean broken, StepKind has, StepKind hasNot) {
+        SetUp violin = Examples.VIOLIN;
+        Map<Position, StringSpec> set = Examples.set(violin);
+        ChangeRequest request =
+                ChangeRequest.usual(violin, set, Map.of(IV, set.get(IV))).withBroken(broken ? Set.of(IV) : Set.of());
+        ChangePlan plan = RepairPlanner.emergency(request);
+        endsAtPitch(plan);
+        assertThat(kinds(plan))
+                .contains(has)
+                .doesNotContain(hasNot, StepKind.WIPE_FINGERBOARD, StepKind.CLEAN_PEG, StepKind.GRAPHITE)
+                .containsSubsequence(
+                        StepKind.SET_ASIDE_NEIGHBOUR,
+                        StepKind.HANG_TAIL_END,
+                        StepKind.LOCK_FAR_SIDE_THEN_CROSS,
+                        StepKind.BRING_UP,
+                        StepKind.CHECK_BRIDGE,
+                        StepKind.RETURN_NEIGHBOUR,
+                        StepKind.RECORD);
+        assertThat(plan.owed()).containsExactly(StepKind.WIPE_FINGERBOARD, StepKind.CLEAN_PEG, StepKind.GRAPHITE);
+        assertThat(plan.minutes()).isLessThan(Examples.plan(IV).minutes() / 1.5);
+        assertThatThrownBy(() -> RepairPlanner.emergency(ChangeRequest.usual(violin, set, set)))
+                .hasMessageContaining("must be for one string");
+    }
+
+    @Test
+    void namesWhatIsMissing() {
+        assertThatThrownBy(() -> new RepairPlanner(Examples.VIOLIN, Map.of(), Schools.USUAL, LoadBands.USUAL))
+                .hasMessageContaining("strings are at []");
+    }
+}
