@@ -17,7 +17,10 @@ import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.bridge.StuckShare;
 import rosinedpeg.core.bridge.Thrust;
+import rosinedpeg.core.clearance.Obstacle;
+import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.load.FeetLoad;
 import rosinedpeg.core.load.StringLoad;
 import rosinedpeg.core.pitch.Cents;
@@ -25,12 +28,21 @@ import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Tension;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Turns;
+import rosinedpeg.core.winding.WindingChoice;
+import rosinedpeg.core.winding.WindingPlan;
 
 /** The worked examples of docs/arithmetic.md are what the core computes. */
 class ArithmeticDocumentTest {
@@ -49,6 +61,20 @@ class ArithmeticDocumentTest {
                     "turns",
                     a -> Turns.of(a[0], a[1], a[2], a[3], a[4], a[5], a[6]).count()),
             Map.entry("farSideTurns", a -> new Turns(a[0]).farSide(a[1], a[2])),
+            Map.entry("twiceThroughTipMm", a -> Lock.TWICE_THROUGH_HOLE.tipMm(Family.BASS, a[0], a[1])),
+            Map.entry("plainSteelBreaksAtN", a -> plainSteel(a[0]).breakingTensionN()),
+            Map.entry("centsToBreaking", a -> plainSteel(a[0]).centsToBreaking(a[1])),
+            Map.entry("lowestSideAngleDeg", ArithmeticDocumentTest::lowestSideAngleDeg),
+            Map.entry("shaftClearanceMm", ArithmeticDocumentTest::shaftClearanceMm),
+            Map.entry("floorClearanceMm", ArithmeticDocumentTest::floorClearanceMm),
+            Map.entry(
+                    "stuckShare",
+                    a -> StuckShare.learn(a[0], List.of(new StuckShare.Observation(new Lean(a[1]), a[2])))
+                            .value()),
+            Map.entry(
+                    "learnedCoupling",
+                    a -> Coupling.learn(List.of(new Coupling.Observation(a[0], a[1], a[2])))
+                            .orElseThrow()),
             Map.entry("trebleFootN", a -> feet(a).trebleN()),
             Map.entry("bassFootN", a -> feet(a).bassN()),
             Map.entry("leanDeg", a -> Lean.fromGap(a[0], a[1]).degrees()),
@@ -101,5 +127,61 @@ class ArithmeticDocumentTest {
     private static BridgeCurve curve(double[] a) {
         return new BridgeCurve(
                 List.of(new StringPoint(a[0], a[1]), new StringPoint(a[2], a[3]), new StringPoint(a[4], a[5])));
+    }
+
+    private static StringSpec plainSteel(double axialStiffnessN) {
+        return Examples.violinString(Position.I, StringCore.PLAIN_STEEL, 78, 0.26, axialStiffnessN);
+    }
+
+    private static StringSpec string(Position position, double diameterMm) {
+        return Examples.violinString(position, StringCore.SYNTHETIC, 50, diameterMm, 1400);
+    }
+
+    private static double lowestSideAngleDeg(double[] a) {
+        SetUp setUp = Examples.measured(
+                Examples.VIOLIN,
+                Map.of(
+                        Quantity.NUT_TO_PEG_IV, a[0],
+                        Quantity.NUT_SPACING, a[1],
+                        Quantity.PEGBOX_WIDTH_AT_NUT, a[2],
+                        Quantity.PEGBOX_WIDTH_AT_END, a[3],
+                        Quantity.PEGBOX_LENGTH, a[4],
+                        Quantity.SHAFT_DIAMETER, a[5]));
+        return WindingPlan.of(setUp, string(Position.IV, a[6]), WindingChoice.USUAL)
+                .sideAngleDeg();
+    }
+
+    private static double shaftClearanceMm(double[] a) {
+        SetUp setUp = Examples.measured(
+                Examples.VIOLIN,
+                Map.of(
+                        Quantity.NUT_TO_PEG_II, a[0],
+                        Quantity.SHAFT_DEPTH_II, a[1],
+                        Quantity.NUT_TO_PEG_III, a[2],
+                        Quantity.SHAFT_DEPTH_III, a[3],
+                        Quantity.SHAFT_DIAMETER, a[4]));
+        return clearance(setUp, a[5], Obstacle.SHAFT);
+    }
+
+    private static double floorClearanceMm(double[] a) {
+        SetUp setUp = Examples.measured(
+                Examples.VIOLIN,
+                Map.of(
+                        Quantity.PEGBOX_DEPTH, a[0],
+                        Quantity.SHAFT_DEPTH_II, a[1],
+                        Quantity.SHAFT_DIAMETER, a[2]));
+        return clearance(setUp, a[3], Obstacle.FLOOR);
+    }
+
+    private static double clearance(SetUp setUp, double diameterMm, Obstacle obstacle) {
+        Map<Position, StringSpec> two = Map.of(
+                Position.II, string(Position.II, diameterMm),
+                Position.III, string(Position.III, 0.8));
+        return new StrungPegbox(setUp, two, Map.of())
+                .clearances(Position.II).stream()
+                        .filter(clearance -> clearance.obstacle() == obstacle)
+                        .findFirst()
+                        .orElseThrow()
+                        .mm();
     }
 }

@@ -3,6 +3,7 @@ package rosinedpeg.core;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -68,6 +69,21 @@ public final class Examples {
     /** A full-size instrument of any family with nothing measured. */
     public static SetUp instrument(Family family) {
         return SetUp.unmeasured(Size.of(family).get(0));
+    }
+
+    /** The same instrument with some things measured. */
+    public static SetUp measured(SetUp setUp, Map<Quantity, Double> values) {
+        Map<Quantity, Figure> figures = new EnumMap<>(Quantity.class);
+        values.forEach((quantity, value) -> figures.put(quantity, Figure.measured(value, quantity.unit())));
+        return new SetUp(
+                setUp.size(),
+                setUp.leftHanded(),
+                setUp.referenceA(),
+                setUp.openStrings(),
+                figures,
+                setUp.tailEnds(),
+                setUp.pegSides(),
+                setUp.pegKind());
     }
 
     /** The usual strings of an instrument, I first, of four or five. */

@@ -54,20 +54,6 @@ class PegboxTest {
         return WindingPlan.of(setUp, string, new WindingChoice(lock, wall, way, side));
     }
 
-    private static SetUp measured(SetUp setUp, Map<Quantity, Double> values) {
-        Map<Quantity, Figure> figures = new EnumMap<>(Quantity.class);
-        values.forEach((quantity, value) -> figures.put(quantity, Figure.measured(value, quantity.unit())));
-        return new SetUp(
-                setUp.size(),
-                setUp.leftHanded(),
-                setUp.referenceA(),
-                setUp.openStrings(),
-                figures,
-                setUp.tailEnds(),
-                setUp.pegSides(),
-                setUp.pegKind());
-    }
-
     private static StringSpec longer(StringSpec string, StringCore core, double byMm) {
         return new StringSpec(
                 string.position(),
@@ -181,7 +167,7 @@ class PegboxTest {
 
     @Test
     void aHoleBesideTheWallIsBetterReachedWithThePegDrawnOut() {
-        SetUp setUp = measured(VIOLIN, Map.of(Quantity.HOLE_TO_WALL_II, 2.9));
+        SetUp setUp = Examples.measured(VIOLIN, Map.of(Quantity.HOLE_TO_WALL_II, 2.9));
         assertThat(WindingPlan.of(setUp, SET.get(II), WindingChoice.USUAL).drawPegOut())
                 .isTrue();
     }
@@ -251,14 +237,15 @@ class PegboxTest {
 
     @Test
     void aTouchIsCuredOnTheOtherSideOfTheHoleOrReferred() {
-        SetUp crowded = measured(VIOLIN, Map.of(Quantity.PEGBOX_WIDTH_AT_NUT, 12.0, Quantity.PEGBOX_WIDTH_AT_END, 9.0));
+        SetUp crowded = Examples.measured(
+                VIOLIN, Map.of(Quantity.PEGBOX_WIDTH_AT_NUT, 12.0, Quantity.PEGBOX_WIDTH_AT_END, 9.0));
         Touch touch = new StrungPegbox(crowded, SET, Map.of()).touches().get(0);
         assertThat(touch.clearance().string()).isEqualTo(IV);
         assertThat(touch.clearance().obstacle()).isEqualTo(Obstacle.BASS_WALL);
         assertThat(touch.cure()).isEqualTo(Touch.Cure.WIND_ON_OTHER_SIDE);
         assertThat(touch.otherSideMm()).isGreaterThan(touch.clearance().mm()).isPositive();
 
-        SetUp shallow = measured(VIOLIN, Map.of(Quantity.SHAFT_DEPTH_III, 9.5));
+        SetUp shallow = Examples.measured(VIOLIN, Map.of(Quantity.SHAFT_DEPTH_III, 9.5));
         Touch shaft = new StrungPegbox(shallow, SET, Map.of()).touches().get(0);
         assertThat(shaft.clearance().obstacle()).isIn(Obstacle.SHAFT, Obstacle.TURNS);
         assertThat(shaft.clearance().string()).isEqualTo(II);
@@ -288,7 +275,7 @@ class PegboxTest {
     }
 
     private static double shaftClearance(double depthMm) {
-        SetUp setUp = measured(VIOLIN, Map.of(Quantity.SHAFT_DEPTH_III, depthMm));
+        SetUp setUp = Examples.measured(VIOLIN, Map.of(Quantity.SHAFT_DEPTH_III, depthMm));
         return clearance(new StrungPegbox(setUp, SET, Map.of()), II, Obstacle.SHAFT, III)
                 .mm();
     }

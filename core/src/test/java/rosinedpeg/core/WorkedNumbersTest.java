@@ -38,10 +38,15 @@ import tools.jackson.databind.json.JsonMapper;
 /** Every formula against numbers that were worked out independently, to the six decimals they are given in. */
 class WorkedNumbersTest {
 
-    @ParameterizedTest(name = "{0} {1}: {2}")
+    @ParameterizedTest(name = "{0} {1}")
     @MethodSource("numbers")
-    void agreesWithWorkedNumber(String formula, int row, String figure, double computed, double expected) {
-        assertThat(computed).isCloseTo(expected, within(2e-6));
+    void agreesWithWorkedNumbers(String formula, int row, JsonNode numbers) {
+        List<Computed> all = new ArrayList<>();
+        compute(all, formula, new Row(numbers));
+        assertThat(all)
+                .isNotEmpty()
+                .allSatisfy(
+                        each -> assertThat(each.value()).as(each.figure()).isCloseTo(each.expected(), within(2e-6)));
     }
 
     static Stream<Arguments> numbers() throws Exception {
@@ -53,14 +58,16 @@ class WorkedNumbersTest {
         for (String formula : all.propertyNames()) {
             int row = 0;
             for (JsonNode numbers : all.get(formula)) {
-                add(rows, formula, row++, new Row(numbers));
+                rows.add(Arguments.of(formula, row++, numbers));
             }
         }
         return rows.stream();
     }
 
-    private static void add(List<Arguments> rows, String formula, int number, Row row) {
-        Check check = (figure, computed) -> rows.add(Arguments.of(formula, number, figure, computed, row.get(figure)));
+    private record Computed(String figure, double value, double expected) {}
+
+    private static void compute(List<Computed> all, String formula, Row row) {
+        Check check = (figure, computed) -> all.add(new Computed(figure, computed, row.get(figure)));
         switch (formula) {
             case "tension" -> {
                 double hertz = new Pitch((int) row.get("midi")).frequencyHz(new ReferenceA(row.get("a4")));
@@ -142,15 +149,11 @@ class WorkedNumbersTest {
                 check.that("radius_inner_left", curve.radiusMm().get(0));
                 check.that("radius_inner_right", curve.radiusMm().get(1));
                 for (int i = 0; i < 2; i++) {
-                    rows.add(Arguments.of(
-                            formula,
-                            number,
+                    all.add(new Computed(
                             "proud " + i,
                             curve.proudMm().get(i),
                             row.list("proud_mm").get(i).asDouble()));
-                    rows.add(Arguments.of(
-                            formula,
-                            number,
+                    all.add(new Computed(
                             "bowing angle " + i,
                             curve.bowingAngleDeg().get(i),
                             row.list("bow_window_deg").get(i).asDouble()));
@@ -161,7 +164,7 @@ class WorkedNumbersTest {
                 check.that("target_mm", afterlength.targetMm());
                 check.that("interval_cents", afterlength.interval().value());
             }
-            case "passes" -> passes(rows, formula, number, row);
+            case "passes" -> passes(all, row);
             case "wear" -> {
                 Wear wear = new Wear(
                         row.get("hours"),
@@ -179,7 +182,7 @@ class WorkedNumbersTest {
         }
     }
 
-    private static void passes(List<Arguments> rows, String formula, int number, Row row) {
+    private static void passes(List<Computed> all, Row row) {
         List<TunedString> strings = new ArrayList<>();
         Map<Position, Double> startN = new EnumMap<>(Position.class);
         for (int i = 0; i < 4; i++) {
@@ -197,12 +200,10 @@ class WorkedNumbersTest {
                 .toList();
         TuningRounds.Rounds rounds = new TuningRounds(strings, new Coupling(row.get("coupling_mm_per_n")))
                 .simulate(startN, order, row.get("tolerance_cents"));
-        rows.add(Arguments.of(formula, number, "passes", rounds.count(), row.get("passes")));
+        all.add(new Computed("passes", rounds.count(), row.get("passes")));
         for (int round = 0; round < rounds.count(); round++) {
             for (int i = 0; i < 4; i++) {
-                rows.add(Arguments.of(
-                        formula,
-                        number,
+                all.add(new Computed(
                         "round " + round + " string " + i,
                         rounds.centsAfter().get(round).get(Position.ofNumber(4 - i)),
                         row.list("residual_cents").get(round).get(i).asDouble()));

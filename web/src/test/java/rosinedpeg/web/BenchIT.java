@@ -14,11 +14,9 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
-import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.BenchEntry;
@@ -48,14 +46,11 @@ class BenchIT extends RunningApplication {
         violin = instrument("Lending ¼ violin 1");
         run = in(() -> {
             Instrument instrument = instruments.get(violin);
-            ChangePlan plan = ChangePlanner.plan(new ChangeRequest(
-                    instrument.setUp(),
-                    instrument.specs(),
-                    Map.of(Position.III, instrument.specs().get(Position.III)),
-                    Map.of(),
-                    Map.of(),
-                    Schools.USUAL,
-                    LoadBands.USUAL));
+            ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(
+                            instrument.setUp(),
+                            instrument.specs(),
+                            Map.of(Position.III, instrument.specs().get(Position.III)))
+                    .covered(Map.of()));
             UUID kind = instrument.string(Position.III).orElseThrow().kind().id();
             return benches.start(violin, plan, Map.of(Position.III, kind), Reason.WORN, true);
         });

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Properties;
 import java.util.regex.Matcher;
@@ -22,6 +23,7 @@ import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.plan.Caution;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
@@ -34,6 +36,9 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.WearState;
 import rosinedpeg.web.platform.Role;
@@ -78,10 +83,22 @@ class WordsTest {
         add(wanted, "school.off.", Schools.Off.values(), "", ".why");
         add(wanted, "school.begin.", Schools.Begin.values(), "", ".why");
         add(wanted, "school.firstEnd.", Schools.FirstEnd.values(), "", ".why");
-        add(wanted, "school.lock.", Schools.Lock.values(), "", ".why");
-        add(wanted, "school.wall.", Schools.Wall.values(), "", ".why");
+        add(wanted, "school.lock.", Lock.values(), "", ".why");
+        add(wanted, "school.wall.", Wall.values(), "", ".why");
         add(wanted, "school.treatment.", Schools.Treatment.values(), "", ".why");
+        add(wanted, "school.lowestWay.", Way.values(), "", ".why");
+        add(wanted, "school.spareTip.", Schools.SpareTip.values(), "", ".why");
+        add(wanted, "school.felts.", Schools.Felts.values(), "", ".why");
+        add(wanted, "school.raising.", Schools.Raising.values(), "", ".why");
         add(wanted, "school.oldStrings.", Schools.OldStrings.values(), "", ".why");
+        add(
+                wanted,
+                "work.",
+                Arrays.stream(PlanKind.values())
+                        .filter(kind -> kind != PlanKind.CHANGE)
+                        .toArray(PlanKind[]::new),
+                "",
+                ".why");
         wanted.removeIf(bundle::containsKey);
         assertThat(wanted).isEmpty();
     }

@@ -35,13 +35,21 @@ public class Benches {
     private final RunEventRepository events;
     private final Instruments instruments;
     private final JsonMapper json;
+    private final StepWords words;
     private final Clock clock;
 
-    Benches(RunRepository runs, RunEventRepository events, Instruments instruments, JsonMapper json, Clock clock) {
+    Benches(
+            RunRepository runs,
+            RunEventRepository events,
+            Instruments instruments,
+            JsonMapper json,
+            StepWords words,
+            Clock clock) {
         this.runs = runs;
         this.events = events;
         this.instruments = instruments;
         this.json = json;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -144,6 +152,7 @@ public class Benches {
     private void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
         finished.notes().forEach(note -> instruments.note(run.instrumentId(), note.text(), false));
+        owed(finished).forEach(work -> instruments.note(run.instrumentId(), words.owed(work), false));
         for (Position position : finished.state().changed()) {
             instruments.fit(
                     run.instrumentId(),
@@ -154,6 +163,19 @@ public class Benches {
                     Set.of(),
                     run.keepOld());
         }
+    }
+
+    /** What was left out on purpose and what was skipped; it must not be forgotten with the run. */
+    private List<String> owed(Run finished) {
+        ChangePlan plan = finished.state().plan();
+        List<String> owed = new ArrayList<>();
+        for (Position position : finished.state().changed()) {
+            plan.owed().forEach(kind -> owed.add(words.named(kind, position)));
+        }
+        finished.state()
+                .owed()
+                .forEach(index -> owed.add(words.title(plan.steps().get(index), plan)));
+        return owed;
     }
 
     private static Instant cameToPitch(Run run, Position position) {

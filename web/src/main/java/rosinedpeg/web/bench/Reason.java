@@ -1,10 +1,12 @@
 package rosinedpeg.web.bench;
 
-/** Why strings are changed. */
+/** Why work is done. */
 public enum Reason {
     WORN,
     BROKEN,
     OTHER_SOUND,
     WRONG_SIZE,
-    BEFORE_PERFORMANCE
+    BEFORE_PERFORMANCE,
+    BRIDGE_DOWN,
+    SERVICE
 }

@@ -7,6 +7,7 @@ import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -36,6 +37,16 @@ public class StepWords {
         return say(step, plan, "ends");
     }
 
+    /** {@return what a kind of step is called for a string, as when it is owed} */
+    public String named(StepKind kind, Position position) {
+        return words.say("step." + kind + ".title", position);
+    }
+
+    /** {@return a note that says that work is owed} */
+    String owed(String work) {
+        return words.say("bench.owed", work);
+    }
+
     /** {@return string and open note, as II, A} */
     public String string(Position position, ChangePlan plan) {
         return words.say(
@@ -63,7 +74,15 @@ public class StepWords {
         String material = step.materials().isEmpty() ? "" : words.say("material." + treatment(step));
         String turns = figure(step, StepFigure.TURNS, 1);
         String tip = figure(step, StepFigure.TIP, 0);
-        return words.say("step." + step.kind() + "." + part, roman, note, material, turns, tip);
+        String crankTurns = figure(step, StepFigure.CRANK_TURNS, 0);
+        String share = step.figures().containsKey(StepFigure.TENSION_SHARE)
+                ? Say.percent(step.figures().get(StepFigure.TENSION_SHARE).value())
+                : "";
+        String below = step.figures().containsKey(StepFigure.BELOW_PITCH)
+                ? Say.number(-step.figures().get(StepFigure.BELOW_PITCH).value() / 100, 1)
+                : "";
+        return words.say(
+                "step." + step.kind() + "." + part, roman, note, material, turns, tip, crankTurns, share, below);
     }
 
     /** The last material named is the one that treats the peg. */

@@ -22,7 +22,7 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
-import rosinedpeg.core.winding.Turns;
+import rosinedpeg.core.winding.Lock;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 
@@ -33,6 +33,7 @@ class InventedStrings {
     private static final String TIDEWICK = "Tidewick";
     private static final String CORROWYN = "Corrowyn";
     private static final double TURNS = 3.3;
+    private static final double TURNS_ON_BASS = 2.3;
 
     private final StringKinds kinds;
 
@@ -148,7 +149,9 @@ class InventedStrings {
         double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
         double pegMm = nutMm + setUp.value(Quantity.nutToPeg(position));
         double stretchMm = tensionN * pegMm / axialStiffnessN;
-        double woundMm = TURNS * Math.PI * (setUp.value(Quantity.SHAFT_DIAMETER) + diameterMm);
+        double woundMm = (setUp.family() == Family.BASS ? TURNS_ON_BASS : TURNS)
+                * Math.PI
+                * (setUp.value(Quantity.SHAFT_DIAMETER) + diameterMm);
         return new StringSpec(
                 position,
                 core,
@@ -161,6 +164,10 @@ class InventedStrings {
                 axialStiffnessN,
                 Math.round(bridgeMm * 0.8),
                 Math.ceil(nutMm + 3),
-                Math.round(pegMm + Turns.tipMm(setUp.family()) - stretchMm + woundMm));
+                Math.round(pegMm
+                        + Lock.FAR_SIDE_THEN_CROSS.tipMm(
+                                setUp.family(), setUp.value(Quantity.SHAFT_DIAMETER), diameterMm)
+                        - stretchMm
+                        + woundMm));
     }
 }

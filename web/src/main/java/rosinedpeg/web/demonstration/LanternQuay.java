@@ -21,12 +21,10 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProp
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
-import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Steadiness;
@@ -208,14 +206,8 @@ class LanternQuay implements ApplicationRunner {
     /** Leaves a run at the moment the new string is to be locked at its peg. */
     private void halfDone(UUID instrumentId, StringKind kind) {
         Instrument instrument = instruments.get(instrumentId);
-        ChangePlan plan = ChangePlanner.plan(new ChangeRequest(
-                instrument.setUp(),
-                instrument.specs(),
-                Map.of(II, kind.spec()),
-                Map.of(),
-                Map.of(),
-                Schools.USUAL,
-                LoadBands.USUAL));
+        ChangePlan plan = ChangePlanner.plan(
+                ChangeRequest.usual(instrument.setUp(), instrument.specs(), Map.of(II, kind.spec())));
         UUID run = benches.start(instrumentId, plan, Map.of(II, kind.id()), Reason.BEFORE_PERFORMANCE, true);
         List<BenchEntry> entries = new ArrayList<>();
         for (Step step : plan.steps()) {

@@ -7,6 +7,7 @@ import static rosinedpeg.web.drawing.Stroke.move;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
@@ -48,6 +49,9 @@ public record InstrumentDrawing(
         Ring ring) {
 
     /** Share of the vibrating length that lies over the neck. */
+    /** Thickness of the pegbox's walls, in shaft diameters. */
+    private static final double WALL_SHARE = 0.65;
+
     private static final double NECK_SHARE = 130 / 328.0;
 
     private static final double BOARD_SHARE = 0.825;
@@ -82,19 +86,25 @@ public record InstrumentDrawing(
                 .mapToDouble(p -> setUp.value(Quantity.nutToPeg(p)))
                 .max()
                 .orElseThrow();
-        double boxEnd = -furthest * 1.22;
-        double boxEndHalf = boardHalf * 0.74;
-        double curl = boardHalf * 1.05;
+        Pegbox pegbox = new Pegbox(setUp);
+        double boxEnd = -Math.max(furthest * 1.1, setUp.value(Quantity.PEGBOX_LENGTH));
+        double wall = setUp.value(Quantity.SHAFT_DIAMETER) * WALL_SHARE;
+        double insideHalf = pegbox.halfWidthMm(0);
+        double insideEndHalf = pegbox.halfWidthMm(-boxEnd);
+        double boxHalf = insideHalf + wall;
+        double boxEndHalf = insideEndHalf + wall;
+        double curl = boxEndHalf * 1.15;
 
         List<Stroke> pegs = new ArrayList<>();
         List<Stroke> strings = new ArrayList<>();
         for (Position p : setUp.positions()) {
             double pegY = -setUp.value(Quantity.nutToPeg(p));
-            double side = (p.number() <= 2 ? 1 : -1) * hand;
+            double side = pegbox.knobSide(p) * hand;
+            double wallAt = pegbox.halfWidthMm(-pegY) + wall;
             double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
-            double out = side * (boardHalf + shaft * 1.7);
+            double out = side * (wallAt + shaft * 1.5);
             String state = p == position && place == Place.PEG ? "marked" : "plain";
-            pegs.add(new Stroke(move(-side * boardHalf * 0.85, pegY) + line(out, pegY), shaft * 0.8, "shaft-" + state));
+            pegs.add(new Stroke(move(-side * wallAt, pegY) + line(out, pegY), shaft * 0.8, "shaft-" + state));
             pegs.add(new Stroke(move(out, pegY) + line(out + side * shaft * 1.6, pegY), shaft * 2.1, "head-" + state));
             strings.add(string(setUp, p, hand, diametersMm.getOrDefault(p, 0.6), states.get(p)));
         }
@@ -106,11 +116,11 @@ public record InstrumentDrawing(
                         + Stroke.number(bottom - top),
                 body(bodyTop, body),
                 List.of(soundHole(1, length, body), soundHole(-1, length, body)),
-                move(-boardHalf, 0) + line(-boxEndHalf, boxEnd) + line(boxEndHalf, boxEnd) + line(boardHalf, 0) + "Z",
-                move(-boardHalf * 0.6, -boardHalf * 0.3)
-                        + line(-boxEndHalf * 0.56, boxEnd * 0.96)
-                        + line(boxEndHalf * 0.56, boxEnd * 0.96)
-                        + line(boardHalf * 0.6, -boardHalf * 0.3)
+                move(-boxHalf, 0) + line(-boxEndHalf, boxEnd) + line(boxEndHalf, boxEnd) + line(boxHalf, 0) + "Z",
+                move(-insideHalf, 0)
+                        + line(-insideEndHalf, boxEnd * 0.97)
+                        + line(insideEndHalf, boxEnd * 0.97)
+                        + line(insideHalf, 0)
                         + "Z",
                 scroll(boxEnd, curl),
                 move(-boardHalf, 0)
@@ -226,9 +236,8 @@ public record InstrumentDrawing(
         double pegY = -setUp.value(Quantity.nutToPeg(position));
         double tailY = length + setUp.value(Quantity.AFTERLENGTH);
         StringState drawn = state == null ? StringState.ON : state;
-        String upper = drawn == StringState.SET_ASIDE
-                ? move(atNut * 0.55, pegY) + line(atNut * 1.35, 0)
-                : move(atNut * 0.55, pegY) + line(atNut, 0);
+        double atPeg = hand * new Pegbox(setUp).holeXMm(position);
+        String upper = move(atPeg, pegY) + (drawn == StringState.SET_ASIDE ? line(atNut * 1.35, 0) : line(atNut, 0));
         return new Stroke(
                 upper + line(atBridge, length) + line(atBridge * 0.62, tailY),
                 Math.max(diameterMm, length / 700),
@@ -238,14 +247,13 @@ public record InstrumentDrawing(
     private static Ring ring(SetUp setUp, double hand, Place place, Position position, double half) {
         double length = setUp.value(Quantity.VIBRATING_LENGTH);
         double radius = length * 0.065;
-        double sideOfPosition = position == null ? 1 : hand * Math.signum(setUp.xAtBridgeMm(position));
         return switch (place) {
             case WHOLE -> null;
             case PEG ->
                 position == null
                         ? null
                         : new Ring(
-                                sideOfPosition * setUp.value(Quantity.NUT_SPACING),
+                                hand * new Pegbox(setUp).holeXMm(position),
                                 -setUp.value(Quantity.nutToPeg(position)),
                                 radius * 1.15,
                                 half);

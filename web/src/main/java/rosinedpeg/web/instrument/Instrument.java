@@ -50,7 +50,7 @@ public record Instrument(
 
     /** {@return whether this application can lead a change on it} */
     public boolean canBePlanned() {
-        return fullyStrung() && setUp.family().restsOnLap();
+        return fullyStrung();
     }
 
     /** {@return the string that most wants changing} */

@@ -71,7 +71,7 @@ class InstrumentController {
             Model model,
             RedirectAttributes redirect) {
         Instrument instrument = instruments.get(id);
-        Range range = form.getQuantity().rangeFor(instrument.setUp().size());
+        Range range = instrument.setUp().rangeOf(form.getQuantity());
         OptionalDouble value = Entry.number(result, "value", form.getValue(), range);
         Optional<LocalDate> day = Entry.date(result, "measuredOn", form.getMeasuredOn(), EARLIEST, today());
         if (value.isEmpty() || day.isEmpty()) {
@@ -240,7 +240,7 @@ class InstrumentController {
         }
         model.addAttribute("instrument", instrument);
         model.addAttribute("strands", strands(instrument));
-        model.addAttribute("quantities", Quantity.values());
+        model.addAttribute("quantities", instrument.setUp().figures().keySet());
         model.addAttribute("log", instruments.log(id));
         model.addAttribute("now", clock.instant());
         if (instrument.fullyStrung()) {

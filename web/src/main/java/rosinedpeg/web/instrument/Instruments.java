@@ -100,8 +100,11 @@ public class Instruments {
     /** Records a measurement; the range has been checked. */
     @Transactional
     public void measure(UUID id, Quantity quantity, double value, LocalDate measuredOn) {
-        InstrumentEntity entity = entity(id);
-        quantity.rangeFor(entity.size()).require(quantity.name(), value);
+        SetUp setUp = get(id).setUp();
+        if (setUp.figure(quantity) == null) {
+            throw new NotFoundException(quantity + " of " + id);
+        }
+        setUp.rangeOf(quantity).require(quantity.name(), value);
         measurements.save(
                 new MeasurementEntity(id, quantity, value, measuredOn, clock.instant(), CurrentWorkshop.recordedBy()));
     }

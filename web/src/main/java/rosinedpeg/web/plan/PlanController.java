@@ -3,8 +3,10 @@ package rosinedpeg.web.plan;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,14 +25,17 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.diary.Diary;
@@ -74,7 +79,7 @@ class PlanController {
         }
         Instrument instrument = plannable(id);
         if (request.getParameterMap().isEmpty()) {
-            form.setStrings(due(instrument));
+            form.begin(instrument, due(instrument));
         }
         show(instrument, form, result, model);
         return "true".equals(request.getHeader("HX-Request")) ? "plan/plan :: planned" : "plan/plan";
@@ -144,12 +149,22 @@ class PlanController {
         model.addAttribute("neighbours", neighbours(instrument));
         model.addAttribute("reasons", Reason.values());
         model.addAttribute("pegConditions", PegCondition.values());
+        boolean bass = instrument.setUp().family() == Family.BASS;
+        model.addAttribute("bass", bass);
+        model.addAttribute("friction", instrument.setUp().pegKind().holdsByFriction());
         model.addAttribute("offs", Schools.Off.values());
         model.addAttribute("begins", Schools.Begin.values());
         model.addAttribute("firstEnds", Schools.FirstEnd.values());
-        model.addAttribute("locks", Schools.Lock.values());
-        model.addAttribute("walls", Schools.Wall.values());
+        model.addAttribute(
+                "locks",
+                Arrays.stream(Lock.values())
+                        .filter(lock -> bass || !lock.forBassOnly())
+                        .toList());
+        model.addAttribute("walls", Wall.values());
         model.addAttribute("treatments", Schools.Treatment.values());
+        model.addAttribute("lowestWays", Way.values());
+        model.addAttribute("spareTips", Schools.SpareTip.values());
+        model.addAttribute("feltChoices", Schools.Felts.values());
         model.addAttribute("oldStringChoices", Schools.OldStrings.values());
 
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
@@ -174,19 +189,21 @@ class PlanController {
         if (result.hasErrors() || wrongPosition) {
             return Optional.empty();
         }
-        ChangeRequest request = new ChangeRequest(
-                instrument.setUp(),
-                instrument.specs(),
-                replacements,
-                asides(instrument, form),
-                form.getPegs().entrySet().stream()
+        if (form.getLock().forBassOnly() && !bass) {
+            form.setLock(Schools.USUAL.lock());
+        }
+        ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)
+                .by(form.schools())
+                .covered(over(instrument, form))
+                .withBroken(form.getBroken().stream()
+                        .filter(replacements::containsKey)
+                        .collect(Collectors.toSet()))
+                .withPegs(form.getPegs().entrySet().stream()
                         .filter(entry -> entry.getValue() != null)
-                        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
-                form.schools(),
-                LoadBands.USUAL);
+                        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
         ChangePlan plan = ChangePlanner.plan(request);
         if (replacements.size() > 1) {
-            model.addAttribute("comparison", ChangePlanner.compare(request));
+            model.addAttribute("comparison", Compared.of(ChangePlanner.compare(request), request.schools()));
         }
         model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
@@ -195,17 +212,15 @@ class PlanController {
         return Optional.of(plan);
     }
 
-    private static Map<Position, Position> asides(Instrument instrument, PlanForm form) {
-        Map<Position, Position> asides = new EnumMap<>(Position.class);
-        form.getAsides().forEach((position, neighbour) -> {
-            if (neighbour != null
-                    && form.getStrings().contains(position)
-                    && instrument.setUp().positions().contains(neighbour)
-                    && position.isNeighbourOf(neighbour)) {
-                asides.put(position, neighbour);
-            }
+    private static Map<Position, Set<Position>> over(Instrument instrument, PlanForm form) {
+        Map<Position, Set<Position>> over = new EnumMap<>(Position.class);
+        form.getOver().forEach((position, covering) -> {
+            Set<Position> there = covering == null ? new HashSet<>() : new HashSet<>(covering);
+            there.retainAll(instrument.setUp().positions());
+            there.remove(position);
+            over.put(position, there);
         });
-        return asides;
+        return over;
     }
 
     private static Map<Position, List<Position>> neighbours(Instrument instrument) {

@@ -5,28 +5,51 @@ import java.util.EnumSet;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.Instrument;
 
 /** The choices of a plan. */
 class PlanForm {
     private Set<Position> strings = EnumSet.noneOf(Position.class);
     private Map<Position, UUID> kinds = new EnumMap<>(Position.class);
-    private Map<Position, Position> asides = new EnumMap<>(Position.class);
+    private Map<Position, Set<Position>> over = new EnumMap<>(Position.class);
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
+    private Set<Position> broken = EnumSet.noneOf(Position.class);
     private Reason reason = Reason.WORN;
     private Schools.Off off = Schools.USUAL.off();
     private Schools.Begin begin = Schools.USUAL.begin();
     private Schools.FirstEnd firstEnd = Schools.USUAL.firstEnd();
-    private Schools.Lock lock = Schools.USUAL.lock();
-    private Schools.Wall wall = Schools.USUAL.wall();
+    private Lock lock = Schools.USUAL.lock();
+    private Wall wall = Schools.USUAL.wall();
     private Schools.Treatment treatment = Schools.USUAL.treatment();
+    private Way lowestWay = Schools.USUAL.lowestWay();
+    private Schools.SpareTip spareTip = Schools.USUAL.spareTip();
+    private Schools.Felts felts = Schools.USUAL.felts();
     private Schools.OldStrings oldStrings = Schools.USUAL.oldStrings();
 
     Schools schools() {
-        return new Schools(off, begin, firstEnd, lock, wall, treatment, oldStrings);
+        return Schools.USUAL
+                .with(off, begin)
+                .with(firstEnd, lock, wall)
+                .with(treatment)
+                .with(lowestWay, spareTip, felts)
+                .with(oldStrings);
+    }
+
+    /** Begins with what is usual: how a family is worked on, and what its pegbox says lies over which peg. */
+    void begin(Instrument instrument, Set<Position> due) {
+        Schools usual = Schools.usual(instrument.setUp().family());
+        strings = due;
+        off = usual.off();
+        begin = usual.begin();
+        over = new EnumMap<>(ChangeRequest.covering(instrument.setUp(), instrument.specs(), usual));
     }
 
     public Set<Position> getStrings() {
@@ -45,12 +68,12 @@ class PlanForm {
         this.kinds = kinds;
     }
 
-    public Map<Position, Position> getAsides() {
-        return asides;
+    public Map<Position, Set<Position>> getOver() {
+        return over;
     }
 
-    public void setAsides(Map<Position, Position> asides) {
-        this.asides = asides;
+    public void setOver(Map<Position, Set<Position>> over) {
+        this.over = over;
     }
 
     public Map<Position, PegCondition> getPegs() {
@@ -59,6 +82,14 @@ class PlanForm {
 
     public void setPegs(Map<Position, PegCondition> pegs) {
         this.pegs = pegs;
+    }
+
+    public Set<Position> getBroken() {
+        return broken;
+    }
+
+    public void setBroken(Set<Position> broken) {
+        this.broken = broken;
     }
 
     public Reason getReason() {
@@ -93,19 +124,19 @@ class PlanForm {
         this.firstEnd = firstEnd;
     }
 
-    public Schools.Lock getLock() {
+    public Lock getLock() {
         return lock;
     }
 
-    public void setLock(Schools.Lock lock) {
+    public void setLock(Lock lock) {
         this.lock = lock;
     }
 
-    public Schools.Wall getWall() {
+    public Wall getWall() {
         return wall;
     }
 
-    public void setWall(Schools.Wall wall) {
+    public void setWall(Wall wall) {
         this.wall = wall;
     }
 
@@ -123,5 +154,29 @@ class PlanForm {
 
     public void setOldStrings(Schools.OldStrings oldStrings) {
         this.oldStrings = oldStrings;
+    }
+
+    public Way getLowestWay() {
+        return lowestWay;
+    }
+
+    public void setLowestWay(Way lowestWay) {
+        this.lowestWay = lowestWay;
+    }
+
+    public Schools.SpareTip getSpareTip() {
+        return spareTip;
+    }
+
+    public void setSpareTip(Schools.SpareTip spareTip) {
+        this.spareTip = spareTip;
+    }
+
+    public Schools.Felts getFelts() {
+        return felts;
+    }
+
+    public void setFelts(Schools.Felts felts) {
+        this.felts = felts;
     }
 }

@@ -9,6 +9,8 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Unit;
 
 /** Writes numbers, shares, times and durations the way the screens show them. In templates: {@code @say}. */
 @Component("say")
@@ -30,6 +32,15 @@ public class Say {
     /** {@return a share as a percentage, without its sign} */
     public static String percent(double share) {
         return number(share * 100, 0);
+    }
+
+    /** {@return a figure with its unit, with as many decimals as it is worth: 3.4 turns, 0.12 °, 61 %} */
+    public static String figure(Figure figure) {
+        if (figure.unit() == Unit.SHARE) {
+            return percent(figure.value()) + " %";
+        }
+        int decimals = Math.abs(figure.value()) < 1 ? 2 : 1;
+        return (number(figure.value(), decimals) + " " + figure.unit().symbol()).strip();
     }
 
     /** {@return the day, as Thu 3 Dec} */
