@@ -9,6 +9,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
@@ -20,9 +21,18 @@ import org.junit.jupiter.api.Test;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.RepairPlanner;
+import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringSpec;
 
 class BenchLedgerTest {
 
@@ -92,6 +102,53 @@ class BenchLedgerTest {
         BenchState half = BenchLedger.fold(PLAN, ledger);
         assertThat(half.tensionsN().get(II)).isCloseTo(PLAN.tensionsAfterN().get(II) / 2, within(1e-9));
         assertThat(half.shares().treble()).isCloseTo((slack + 1) / 2, within(1e-9));
+    }
+
+    /** Before it is let down, a reading says what the old string carries; while it is off, none counts. */
+    @Test
+    void aReadingCountsForTheStringThatIsThere() {
+        Map<Position, StringSpec> lighter = Map.of(II, Examples.violinString(II, StringCore.SYNTHETIC, 40, 0.6, 1200));
+        ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(Examples.VIOLIN, Examples.violinSet(), lighter));
+        List<BenchEvent> ledger = new ArrayList<>();
+        ledger.add(new BenchEvent.PitchRead(1, AT, II, -100));
+        double old = plan.tensionsBeforeN().get(II);
+        assertThat(BenchLedger.fold(plan, ledger).tensionsN().get(II))
+                .isCloseTo(old * Math.pow(2, -100 / 600.0), within(1e-9));
+        for (int step = 0; step < indexOf(StepKind.TREAT_PEG); step++) {
+            ledger.add(new BenchEvent.StepDone(step + 2, AT, step));
+        }
+        ledger.add(new BenchEvent.PitchRead(100, AT, II, -100));
+        assertThat(BenchLedger.fold(plan, ledger).tensionsN().get(II)).isZero();
+        assertThat(BenchLedger.fold(plan, ledger).pitchCents()).doesNotContainKey(II);
+        for (int step = indexOf(StepKind.TREAT_PEG); step <= indexOf(StepKind.BRING_UP); step++) {
+            ledger.add(new BenchEvent.StepDone(200 + step, AT, step));
+        }
+        double fresh = plan.tensionsAfterN().get(II);
+        assertThat(BenchLedger.fold(plan, ledger).tensionsN().get(II)).isEqualTo(fresh);
+        ledger.add(new BenchEvent.PitchRead(300, AT, II, -60));
+        assertThat(BenchLedger.fold(plan, ledger).tensionsN().get(II))
+                .isCloseTo(fresh * Math.pow(2, -60 / 600.0), within(1e-9));
+    }
+
+    @Test
+    void roundsFromSlackCarryWhatTheyAreRaisedTo() {
+        ChangePlan plan =
+                new RepairPlanner(Examples.VIOLIN, Examples.violinSet(), Schools.USUAL, LoadBands.USUAL).bridgeDown();
+        List<BenchEvent> ledger = new ArrayList<>();
+        assertThat(BenchLedger.fold(plan, ledger).shares().treble())
+                .as("the bridge is down")
+                .isZero();
+        for (Step step : plan.steps()) {
+            if (step.kind() == StepKind.RAISE_ALL
+                    && step.figures().get(StepFigure.TENSION_SHARE).value() == 0.6) {
+                ledger.add(new BenchEvent.PitchRead(2L * step.index(), AT, II, -900));
+                assertThat(BenchLedger.fold(plan, ledger).tensionsN().get(II))
+                        .isCloseTo(plan.tensionsAfterN().get(II) * Math.pow(2, -900 / 600.0), within(1e-9));
+            }
+            ledger.add(new BenchEvent.StepDone(2L * step.index() + 1, AT, step.index()));
+            assertThat(BenchLedger.fold(plan, ledger).shares().treble())
+                    .isCloseTo(step.sharesAfter().treble(), within(1e-9));
+        }
     }
 
     @Test

@@ -6,19 +6,32 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
+import rosinedpeg.core.bridge.BridgePlace;
+import rosinedpeg.core.bridge.Drag;
+import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.bridge.StuckShare;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.pegs.CollarTrend;
@@ -26,14 +39,21 @@ import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.TunedString;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.DueStrings;
+import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.Wear;
 
 /** Bridge curve, tailpiece, rounds, pegs and grooves. */
 class InstrumentPartsTest {
@@ -184,5 +204,88 @@ class InstrumentPartsTest {
     void parchmentOrTubeNeverBoth() {
         assertThat(Guard.of(true, false)).isEqualTo(Guard.PARCHMENT);
         assertThatThrownBy(() -> Guard.of(true, true)).hasMessageContaining("one of the two");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "0, 0, 0, true, 0, ''",
+        "1, 1, 0.5, true, 0.9, ''",
+        "1.2, 1.2, 0, true, 0, OFF_ITS_LINE",
+        "0.6, -0.6, 0, true, 0, TWISTED",
+        "0, 0, -1, true, 0, OFF_CENTRE",
+        "0, 0, 0, false, 0, WRONG_WAY_ROUND",
+        "0, 0, 0, true, 1, WARPED"
+    })
+    void findsWhatIsWrongWithABridgesPlace(
+            double trebleMm, double bassMm, double offMm, boolean lowUnderFirst, double warpMm, String fault) {
+        BridgePlace place = new BridgePlace(trebleMm, bassMm, offMm, lowUnderFirst, warpMm);
+        assertThat(place.faults(Examples.VIOLIN).stream().map(Enum::name))
+                .containsExactlyElementsOf(fault.isEmpty() ? List.of() : List.of(fault));
+        assertThat(place.twistDeg(Examples.VIOLIN))
+                .isCloseTo(Math.toDegrees(Math.atan((trebleMm - bassMm) / 31)), within(1e-9));
+        assertThat(BridgePlace.Fault.WARPED.refer()).isTrue();
+        assertThat(BridgePlace.Fault.TWISTED.refer()).isFalse();
+    }
+
+    @Property(tries = 100)
+    void theStuckShareIsLearnedFromTheLeanThatIsSeen(@ForAll @DoubleRange(min = 0.05, max = 0.95) double truth) {
+        List<StuckShare.Observation> seen = new ArrayList<>();
+        for (double full = 0.3; full < 3; full += 0.3) {
+            seen.add(new StuckShare.Observation(new Lean(full), full * truth));
+        }
+        assertThat(StuckShare.learn(Drag.DRY, seen).value()).isCloseTo(truth, within(0.01));
+        assertThat(StuckShare.learn(Drag.DRY, seen).origin()).isEqualTo(Origin.LEARNED);
+        assertThat(StuckShare.learn(Drag.DRY, List.of())).isEqualTo(Figure.byDefault(0.5, Unit.SHARE));
+    }
+
+    @Test
+    void unknownAgeCountsAsDue() {
+        Life life = new Life(300, 30);
+        assertThat(DueStrings.of(
+                        Map.of(
+                                Position.I, Optional.empty(),
+                                Position.II, Optional.of(new Wear(240, 0, 0, life)),
+                                Position.III, Optional.of(new Wear(230, 0, 0, life))),
+                        Demand.CONCERT))
+                .containsExactlyInAnyOrder(Position.I, Position.II);
+    }
+
+    /** The sample set's I comes nearest to breaking, as players know. */
+    @Test
+    void theFirstStringIsNearestToBreaking() {
+        Map<Position, StringSpec> set = Examples.violinSet();
+        Position nearest = set.keySet().stream()
+                .min(Comparator.comparingDouble(
+                        position -> set.get(position).centsToBreaking(Examples.VIOLIN.tensionN(set.get(position)))))
+                .orElseThrow();
+        assertThat(nearest).isEqualTo(Position.I);
+        assertThatThrownBy(() -> set.get(Position.I).centsToBreaking(0)).hasMessageContaining("presentTensionN is 0.0");
+    }
+
+    @Test
+    void soloTuningIsOneToneUpAndPullsHarder() {
+        SetUp bass = Examples.instrument(Family.BASS);
+        SetUp solo = bass.tuned(Family.BASS.soloStrings(), bass.referenceA());
+        assertThat(solo.openStrings()).extracting(Pitch::spelling).containsExactly("A2", "E2", "B1", "F♯1");
+        StringSpec string = Examples.string(bass, Position.I);
+        assertThat(solo.tensionN(string) / bass.tensionN(string)).isCloseTo(Math.pow(2, 4 / 12.0), within(1e-9));
+        assertThat(Family.CELLO.soloStrings()).isEqualTo(Family.CELLO.openStrings());
+        SetUp low = bass.tuned(bass.openStrings(), new ReferenceA(415));
+        assertThat(low.tensionN(string)).isLessThan(bass.tensionN(string));
+    }
+
+    @Test
+    void aStringTooThickForItsSlotOrGrooveIsReferred() {
+        Map<Position, StringSpec> set = Examples.violinSet();
+        FitCheck check = new FitCheck(
+                Examples.VIOLIN, set, Map.of(Position.II, 0.6, Position.III, 0.9), Map.of(Position.II, 0.65));
+        assertThat(check.judge(Position.II, set.get(Position.II)))
+                .extracting(Finding::kind, Finding::stops, Finding::refer)
+                .containsExactly(
+                        Tuple.tuple(FindingKind.TOO_THICK_FOR_SLOT, true, true),
+                        Tuple.tuple(FindingKind.TOO_THICK_FOR_GROOVE, false, true));
+        assertThat(check.judge(Position.III, set.get(Position.III)))
+                .extracting(Finding::kind)
+                .containsExactly(FindingKind.FITS);
     }
 }

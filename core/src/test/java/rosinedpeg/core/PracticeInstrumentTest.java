@@ -179,6 +179,42 @@ class PracticeInstrumentTest {
         assertThat(happened).isEmpty();
     }
 
+    @Test
+    void whatSlipsAsideOrIsEasedFollowsTheArithmetic() {
+        double targetN = VIOLIN.tensionN(SET.get(III));
+        PracticeInstrument loose = act(strung(), new Action.TurnPeg(III, -600), new Action.TurnPeg(III, 600));
+        double beforeN = loose.tensionN(III);
+        PracticeInstrument slipped = act(loose, new Action.LetGo(III));
+        assertThat(slipped.tensionN(III)).as("a peg without grip holds nothing").isCloseTo(0, within(1e-9));
+        double perDegreeMm = Math.toRadians(1) * (7.6 + 0.8) / 2;
+        double stiffness = 1400 / VIOLIN.elasticity(SET.get(III)).freeLengthMm();
+        assertThat(((Consequence.Slipped) happened.get(0)).degrees())
+                .isCloseTo(beforeN / stiffness / perDegreeMm, within(1e-6));
+
+        PracticeInstrument aside = act(strung(), new Action.SetAside(III));
+        assertThat(aside.tensionN(III)).isCloseTo(0.25 * targetN, within(1e-6));
+        PracticeInstrument back = act(aside, new Action.LayBack(III));
+        assertThat(back.tensionN(III)).isCloseTo(targetN, within(1e-6));
+        assertThat(back.lean().degrees()).as("down and up again drag both ways").isCloseTo(0, within(0.5));
+
+        PracticeInstrument easedDry = act(strung(), new Action.EaseBridge(1));
+        assertThat(easedDry.lean().degrees()).isCloseTo(-0.5, within(1e-9));
+        PracticeInstrument smooth = strung();
+        for (Position position : VIOLIN.positions()) {
+            smooth = act(
+                    smooth,
+                    new Action.SetAside(position),
+                    new Action.RubGraphite(position),
+                    new Action.LayBack(position));
+        }
+        double before = smooth.lean().degrees();
+        assertThat(act(smooth, new Action.EaseBridge(1)).lean().degrees()).isCloseTo(before - 1, within(1e-9));
+
+        happened.clear();
+        act(aside, new Action.Pluck(III));
+        assertThat(happened).containsExactly(new Consequence.Silent(III));
+    }
+
     /** The same seed and the same actions always lead to the same end, and the load never leaves what is possible. */
     @Property(tries = 60)
     void theSameActionsLeadToTheSameEnd(@ForAll Random random) {

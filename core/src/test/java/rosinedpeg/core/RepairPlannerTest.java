@@ -11,14 +11,19 @@ import static rosinedpeg.core.strings.Position.IV;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.Caution;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.RepairPlanner;
@@ -175,6 +180,58 @@ class RepairPlannerTest {
         assertThat(plan.minutes()).isLessThan(Examples.plan(IV).minutes() / 1.5);
         assertThatThrownBy(() -> RepairPlanner.emergency(ChangeRequest.usual(violin, set, set)))
                 .hasMessageContaining("must be for one string");
+    }
+
+    /** Every step, in its order, for each kind of work on a violin. */
+    @ParameterizedTest
+    @MethodSource("courses")
+    void everyStepHasItsPlace(ChangePlan plan, String course) {
+        assertThat(plan.steps().stream()
+                        .map(step -> step.kind() + (step.position() == null ? "" : " " + step.position()))
+                        .collect(Collectors.joining(", ")))
+                .isEqualTo(course.strip().replaceAll("\\s*\n\\s*", " "));
+    }
+
+    static Stream<Arguments> courses() {
+        RepairPlanner violin = repair(Family.VIOLIN, Schools.USUAL);
+        String end = "TUNING_ROUND, LAST_BRIDGE_CHECK, CHECK_FINE_TUNERS, RECORD";
+        String rounds = "RAISE_ALL, CHECK_BRIDGE, ".repeat(5);
+        SetUp bass = Examples.instrument(Family.BASS);
+        Map<Position, StringSpec> set = Examples.set(bass);
+        ChangeRequest low = ChangeRequest.usual(bass, set, Map.of(IV, set.get(IV)));
+        return Stream.of(
+                Arguments.of(violin.bridgeDown(), """
+                        REST_INSTRUMENT, LOOK_FOR_POST, LET_ALL_DOWN, GRAPHITE I, GRAPHITE II, GRAPHITE III, GRAPHITE IV,
+                        SLIDE_BRIDGE_UNDER, STAND_BRIDGE, """ + " " + rounds + end),
+                Arguments.of(violin.tailpieceChange(), """
+                        LOOK_OVER, LAY_OUT_KIT, REST_INSTRUMENT, MARK_BRIDGE, LET_ALL_DOWN, UNHOOK_IN_ORDER,
+                        CHANGE_TAILPIECE, SET_TAIL_CORD, HOOK_BACK, SLIDE_BRIDGE_UNDER, STAND_BRIDGE, """ + " " + rounds + end),
+                Arguments.of(violin.graphite(), """
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, REST_INSTRUMENT, MARK_BRIDGE,
+                        SET_ASIDE_NEIGHBOUR I, GRAPHITE I, RETURN_NEIGHBOUR I,
+                        SET_ASIDE_NEIGHBOUR II, GRAPHITE II, RETURN_NEIGHBOUR II,
+                        SET_ASIDE_NEIGHBOUR III, GRAPHITE III, RETURN_NEIGHBOUR III,
+                        SET_ASIDE_NEIGHBOUR IV, GRAPHITE IV, RETURN_NEIGHBOUR IV, EASE_BRIDGE_BACK, """ + " " + end),
+                Arguments.of(violin.pegService(Map.of(I, PegCondition.STICKS)), """
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, REST_INSTRUMENT, MARK_BRIDGE, BACK_OUT_FINE_TUNER I,
+                        LET_DOWN_AT_PEG I, TREAT_PEG I, GRAPHITE I, REWIND I, SEAT_IN_GROOVES I, BRING_BACK_UP I,
+                        CHECK_BRIDGE I, """ + " " + end),
+                Arguments.of(RepairPlanner.emergency(low), """
+                        SET_ASIDE_NEIGHBOUR III, TEST_MACHINE_DIRECTION IV, LET_DOWN IV, FREE_TAIL_END IV,
+                        HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV, LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV,
+                        PRESS_INTO_BENDS IV, SEAT_IN_GROOVES IV, BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III,
+                        RECORD"""),
+                Arguments.of(RepairPlanner.emergency(low.withBroken(Set.of(IV))), """
+                        SET_ASIDE_NEIGHBOUR III, TAKE_OUT_REMAINS IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
+                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV, PRESS_INTO_BENDS IV, SEAT_IN_GROOVES IV,
+                        BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III, RECORD"""),
+                Arguments.of(ChangePlanner.plan(low), """
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, LAY_OUT_KIT, LAY_ON_BACK_AND_BLOCK, MARK_BRIDGE,
+                        SET_ASIDE_NEIGHBOUR III, TEST_MACHINE_DIRECTION IV, LET_DOWN IV, FREE_TAIL_END IV,
+                        COIL_OLD_STRING IV, WIPE_FINGERBOARD IV, LOOK_AT_GEARS IV, GRAPHITE IV, FIT_FELT IV, TRIM_TIP IV,
+                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
+                        PRESS_INTO_BENDS IV, SEAT_IN_GROOVES IV, BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III,
+                        TUNING_ROUND, LAST_BRIDGE_CHECK, CHECK_FINE_TUNERS, RECORD"""));
     }
 
     @Test

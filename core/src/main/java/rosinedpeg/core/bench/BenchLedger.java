@@ -42,7 +42,7 @@ public final class BenchLedger {
     private BenchLedger(ChangePlan plan) {
         this.plan = plan;
         this.load = plan.load();
-        this.tensionsN = new EnumMap<>(plan.tensionsBeforeN());
+        this.tensionsN = new EnumMap<>(plan.tensionsAtStartN());
     }
 
     /**
@@ -136,15 +136,16 @@ public final class BenchLedger {
 
     private void carryOut(Step step) {
         Map<Position, Double> before = step.index() == 0
-                ? plan.tensionsBeforeN()
+                ? plan.tensionsAtStartN()
                 : plan.steps().get(step.index() - 1).tensionsAfterN();
         step.tensionsAfterN().forEach((position, tensionN) -> {
             boolean moves = !tensionN.equals(before.get(position));
             boolean falls = moves && tensionN < before.get(position);
-            if (falls) {
+            boolean roundOfAll = moves && step.position() == null;
+            if (falls || roundOfAll) {
                 pitchCents.remove(position);
             }
-            if (moves && (falls || !pitchCents.containsKey(position))) {
+            if (moves && !pitchCents.containsKey(position)) {
                 tensionsN.put(position, tensionN);
             }
         });

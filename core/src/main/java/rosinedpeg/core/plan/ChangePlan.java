@@ -21,7 +21,10 @@ import rosinedpeg.core.strings.Position;
  * @param kind what kind of work it is
  * @param setUp the instrument as it was when the plan was made
  * @param order the strings to change, in the order of the work
- * @param tensionsBeforeN tension of every string before the work, in N
+ * @param tensionsBeforeN tension of every string with the instrument fully strung before the work, in N; what loads are
+ *     measured against
+ * @param tensionsAtStartN tension of every string as the work begins, in N; less where a string is broken or the bridge
+ *     is down
  * @param tensionsAfterN tension of every string at pitch after the work, in N
  * @param bands where the bands of the post's load lie
  * @param steps the steps in order
@@ -33,6 +36,7 @@ public record ChangePlan(
         SetUp setUp,
         List<Position> order,
         Map<Position, Double> tensionsBeforeN,
+        Map<Position, Double> tensionsAtStartN,
         Map<Position, Double> tensionsAfterN,
         LoadBands bands,
         List<Step> steps,
@@ -46,6 +50,7 @@ public record ChangePlan(
         requireNonNull(bands, "bands");
         order = List.copyOf(order);
         tensionsBeforeN = new EnumMap<>(tensionsBeforeN);
+        tensionsAtStartN = new EnumMap<>(tensionsAtStartN == null ? tensionsBeforeN : tensionsAtStartN);
         tensionsAfterN = new EnumMap<>(tensionsAfterN);
         steps = List.copyOf(steps);
         owed = owed == null ? List.of() : List.copyOf(owed);

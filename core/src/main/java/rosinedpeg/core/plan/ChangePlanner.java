@@ -41,7 +41,7 @@ public final class ChangePlanner {
                 setUp.tensionsN(request.present()),
                 setUp.tensionsN(request.afterwards()));
         StringSteps strings = new StringSteps(list, request.schools());
-        request.broken().forEach(position -> list.setTensionN(position, 0));
+        request.broken().forEach(list::slackAtStart);
         list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
         list.add(
                 StepKind.TUNE_AND_STRAIGHTEN,

@@ -80,7 +80,7 @@ public final class RepairPlanner {
                 .with(request.schools().lowestWay(), Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
         StringSteps steps = new StringSteps(list, schools);
         if (broken) {
-            list.setTensionN(position, 0);
+            list.slackAtStart(position);
         }
         Set<Position> over = request.over(position);
         over.forEach(steps::setAside);
@@ -100,7 +100,7 @@ public final class RepairPlanner {
     public ChangePlan bridgeDown() {
         StepList list = list(PlanKind.BRIDGE_DOWN);
         StringSteps steps = new StringSteps(list, schools);
-        setUp.positions().forEach(position -> list.setTensionN(position, 0));
+        setUp.positions().forEach(list::slackAtStart);
         list.rest();
         list.add(StepKind.LOOK_FOR_POST, null, Material.GOOD_LIGHT);
         list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));

@@ -27,6 +27,7 @@ final class StepList {
     private final Map<Position, Double> before;
     private final Map<Position, Double> after;
     private final InstrumentLoad load;
+    private final Map<Position, Double> atStart;
     private final Map<Position, Double> tensionsN;
     private final List<Step> steps = new ArrayList<>();
     private final List<Finding> refusals = new ArrayList<>();
@@ -38,6 +39,7 @@ final class StepList {
         this.before = before;
         this.after = after;
         this.load = new InstrumentLoad(setUp, before);
+        this.atStart = new EnumMap<>(before);
         this.tensionsN = new EnumMap<>(before);
     }
 
@@ -55,6 +57,12 @@ final class StepList {
 
     double tensionN(Position position) {
         return tensionsN.get(position);
+    }
+
+    /** Says that a string carries nothing as the work begins. */
+    void slackAtStart(Position position) {
+        atStart.put(position, 0.0);
+        tensionsN.put(position, 0.0);
     }
 
     void setTensionN(Position position, double tensionN) {
@@ -142,6 +150,6 @@ final class StepList {
     }
 
     ChangePlan plan(List<Position> order, List<StepKind> owed) {
-        return new ChangePlan(kind, setUp, order, before, after, bands, steps, owed, refusals);
+        return new ChangePlan(kind, setUp, order, before, atStart, after, bands, steps, owed, refusals);
     }
 }

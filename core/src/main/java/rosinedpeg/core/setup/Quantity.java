@@ -103,6 +103,11 @@ public enum Quantity {
         return this == GEAR_RATIO ? Unit.RATIO : Unit.MILLIMETRE;
     }
 
+    /** {@return whether it is measured on the pegs or in the pegbox} */
+    public boolean ofPegbox() {
+        return compareTo(SHAFT_DIAMETER) >= 0;
+    }
+
     /** {@return whether an instrument has it} */
     public boolean appliesTo(int strings, PegKind pegs) {
         if (this == GEAR_RATIO) {

@@ -14,8 +14,9 @@ import rosinedpeg.core.strings.Position;
  * @param begins the schools of where to begin that lead to this order
  * @param plan the plan they lead to
  * @param mine whether the chosen schools are among them
+ * @param best whether it holds the post best of all with so many strings off at a time
  */
-public record Compared(Schools.Off off, List<Schools.Begin> begins, ChangePlan plan, boolean mine) {
+public record Compared(Schools.Off off, List<Schools.Begin> begins, ChangePlan plan, boolean mine, boolean best) {
 
     /** Schools that take the strings in the same order come to the same and are shown once. */
     static List<Compared> of(Map<Schools, ChangePlan> plans, Schools chosen) {
@@ -24,15 +25,24 @@ public record Compared(Schools.Off off, List<Schools.Begin> begins, ChangePlan p
             boolean mine = schools.equals(chosen);
             int same = indexOf(all, schools.off(), plan.order());
             if (same < 0) {
-                all.add(new Compared(schools.off(), List.of(schools.begin()), plan, mine));
+                boolean best = all.stream().noneMatch(there -> there.off() == schools.off());
+                all.add(new Compared(schools.off(), List.of(schools.begin()), plan, mine, best));
             } else {
                 Compared there = all.get(same);
                 List<Schools.Begin> begins = new ArrayList<>(there.begins());
                 begins.add(schools.begin());
-                all.set(same, new Compared(there.off(), List.copyOf(begins), there.plan(), mine || there.mine()));
+                all.set(
+                        same,
+                        new Compared(
+                                there.off(), List.copyOf(begins), there.plan(), mine || there.mine(), there.best()));
             }
         });
         return all;
+    }
+
+    /** {@return whether it is among the first to look at} */
+    public boolean leading() {
+        return mine || best;
     }
 
     private static int indexOf(List<Compared> all, Schools.Off off, List<Position> order) {
