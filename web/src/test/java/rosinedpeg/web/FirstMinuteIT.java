@@ -191,6 +191,8 @@ class FirstMinuteIT extends RunningApplication {
                     "/settling/" + settling,
                     "/instruments/" + violin,
                     "/instruments/" + violin + "/plan",
+                    "/instruments/" + violin + "/work",
+                    "/instruments/" + violin + "/pegbox",
                     "/instruments/" + violin + "/strings/II",
                     "/instruments/new",
                     "/people",

@@ -23,6 +23,7 @@ class ScreenshotsIT extends RunningApplication {
             UUID violin = instrument("Pit 1 violin");
             visit(page, "/instruments/" + violin, "instrument");
             visit(page, "/instruments/" + violin + "/plan", "plan");
+            visit(page, "/instruments/" + violin + "/pegbox", "pegbox");
             UUID run = database.sql("select id from run where instrument_id = ?")
                     .param(instrument("Pit 5 viola"))
                     .query(UUID.class)

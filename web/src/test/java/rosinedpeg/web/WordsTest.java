@@ -17,6 +17,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.bridge.ThrustBand;
+import rosinedpeg.core.clearance.Obstacle;
+import rosinedpeg.core.clearance.Touch;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.load.LoadBand;
@@ -39,6 +41,7 @@ import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
+import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.WearState;
 import rosinedpeg.web.platform.Role;
@@ -99,6 +102,13 @@ class WordsTest {
                         .toArray(PlanKind[]::new),
                 "",
                 ".why");
+        for (PlanKind kind :
+                List.of(PlanKind.BRIDGE_DOWN, PlanKind.TAILPIECE_CHANGE, PlanKind.GRAPHITE, PlanKind.PEG_SERVICE)) {
+            wanted.add("work." + kind + ".done");
+        }
+        add(wanted, "obstacle.", Obstacle.values(), "");
+        add(wanted, "touch.", Touch.Cure.values(), "");
+        add(wanted, "pegbox.", new Enum<?>[] {WindingPlan.Outcome.TOO_SHORT, WindingPlan.Outcome.TOO_LONG}, "");
         wanted.removeIf(bundle::containsKey);
         assertThat(wanted).isEmpty();
     }

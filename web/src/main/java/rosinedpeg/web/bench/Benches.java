@@ -152,6 +152,10 @@ public class Benches {
     private void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
         finished.notes().forEach(note -> instruments.note(run.instrumentId(), note.text(), false));
+        if (outcome == Outcome.FINISHED && finished.state().plan().order().isEmpty()) {
+            instruments.note(
+                    run.instrumentId(), words.done(finished.state().plan().kind()), false);
+        }
         owed(finished).forEach(work -> instruments.note(run.instrumentId(), words.owed(work), false));
         for (Position position : finished.state().changed()) {
             instruments.fit(

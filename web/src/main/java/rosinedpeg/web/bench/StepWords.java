@@ -5,6 +5,7 @@ import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
@@ -40,6 +41,11 @@ public class StepWords {
     /** {@return what a kind of step is called for a string, as when it is owed} */
     public String named(StepKind kind, Position position) {
         return words.say("step." + kind + ".title", position);
+    }
+
+    /** {@return a note that says that work was done} */
+    String done(PlanKind kind) {
+        return words.say("work." + kind + ".done");
     }
 
     /** {@return a note that says that work is owed} */
@@ -82,7 +88,14 @@ public class StepWords {
                 ? Say.number(-step.figures().get(StepFigure.BELOW_PITCH).value() / 100, 1)
                 : "";
         return words.say(
-                "step." + step.kind() + "." + part, roman, note, material, turns, tip, crankTurns, share, below);
+                "step." + name(step, plan) + "." + part, roman, note, material, turns, tip, crankTurns, share, below);
+    }
+
+    /** Work that changes no string has another end. */
+    private static String name(Step step, ChangePlan plan) {
+        return step.kind() == StepKind.RECORD && plan.order().isEmpty()
+                ? "RECORD_WORK"
+                : step.kind().name();
     }
 
     /** The last material named is the one that treats the peg. */

@@ -34,13 +34,14 @@ public class Say {
         return number(share * 100, 0);
     }
 
-    /** {@return a figure with its unit, with as many decimals as it is worth: 3.4 turns, 0.12 °, 61 %} */
+    /** {@return a figure with its unit, with as many decimals as it is worth: 3.4 turns, 0.12°, 61 %} */
     public static String figure(Figure figure) {
         if (figure.unit() == Unit.SHARE) {
             return percent(figure.value()) + " %";
         }
         int decimals = Math.abs(figure.value()) < 1 ? 2 : 1;
-        return (number(figure.value(), decimals) + " " + figure.unit().symbol()).strip();
+        String space = figure.unit() == Unit.DEGREE ? "" : " ";
+        return (number(figure.value(), decimals) + space + figure.unit().symbol()).strip();
     }
 
     /** {@return the day, as Thu 3 Dec} */

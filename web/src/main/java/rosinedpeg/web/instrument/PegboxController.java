@@ -1,0 +1,145 @@
+package rosinedpeg.web.instrument;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import rosinedpeg.core.clearance.Clearance;
+import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.clearance.Touch;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.HoleSide;
+import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.Way;
+import rosinedpeg.core.winding.WindingChoice;
+import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.web.drawing.PegboxDrawing;
+import rosinedpeg.web.platform.NotFoundException;
+
+/** Looks into the pegbox: how every string winds, and whether it keeps clear. */
+@Controller
+class PegboxController {
+
+    private final Instruments instruments;
+
+    PegboxController(Instruments instruments) {
+        this.instruments = instruments;
+    }
+
+    @GetMapping("/instruments/{id}/pegbox")
+    String look(
+            @PathVariable UUID id, @ModelAttribute("form") PegboxForm form, Model model, HttpServletRequest request) {
+        show(id, form, model);
+        return "true".equals(request.getHeader("HX-Request")) ? "instrument/pegbox :: inside" : "instrument/pegbox";
+    }
+
+    @GetMapping("/instruments/{id}/pegbox.svg")
+    String download(
+            @PathVariable UUID id, @ModelAttribute("form") PegboxForm form, Model model, HttpServletResponse response) {
+        show(id, form, model);
+        response.setContentType("image/svg+xml");
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment().filename("pegbox.svg").build().toString());
+        return "drawing/pegbox-file";
+    }
+
+    private void show(UUID id, PegboxForm form, Model model) {
+        Instrument instrument = instruments.get(id);
+        if (!instrument.fullyStrung()) {
+            throw new NotFoundException("strings of " + id);
+        }
+        boolean bass = instrument.setUp().family() == Family.BASS;
+        if (form.getLock().forBassOnly() && !bass) {
+            form.setLock(Lock.FAR_SIDE_THEN_CROSS);
+        }
+        Map<Position, StringSpec> specs = instrument.specs();
+        Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
+        specs.keySet()
+                .forEach(position -> choices.put(
+                        position,
+                        new WindingChoice(
+                                form.getLock(),
+                                form.getWall(),
+                                Way.OVER_THE_TOP,
+                                form.getFarSide().contains(position) ? HoleSide.FAR_SIDE : HoleSide.KNOB_SIDE)));
+        StrungPegbox pegbox = new StrungPegbox(instrument.setUp(), specs, choices);
+        List<Touch> touches = pegbox.touches();
+        List<Wound> rows = new ArrayList<>();
+        for (Position position : specs.keySet()) {
+            rows.add(new Wound(
+                    position,
+                    pegbox.winding(position),
+                    pegbox.coveredBy(position),
+                    pegbox.clearances(position).get(0)));
+        }
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("drawing", PegboxDrawing.of(pegbox, List.copyOf(specs.values()), touches));
+        model.addAttribute("touches", touches);
+        model.addAttribute("rows", rows);
+        model.addAttribute("byCrank", !instrument.setUp().pegKind().holdsByFriction());
+        model.addAttribute(
+                "locks",
+                Arrays.stream(Lock.values())
+                        .filter(lock -> bass || !lock.forBassOnly())
+                        .toList());
+        model.addAttribute("walls", Wall.values());
+    }
+
+    /**
+     * How one string winds.
+     *
+     * @param position the string
+     * @param plan how it winds
+     * @param coveredBy what lies over its peg
+     * @param nearest what it comes nearest to
+     */
+    public record Wound(Position position, WindingPlan plan, Set<Position> coveredBy, Clearance nearest) {}
+
+    /** The choices of the page. */
+    static class PegboxForm {
+        private Lock lock = Lock.FAR_SIDE_THEN_CROSS;
+        private Wall wall = Wall.SMALL_GAP;
+        private Set<Position> farSide = EnumSet.noneOf(Position.class);
+
+        public Lock getLock() {
+            return lock;
+        }
+
+        public void setLock(Lock lock) {
+            this.lock = lock;
+        }
+
+        public Wall getWall() {
+            return wall;
+        }
+
+        public void setWall(Wall wall) {
+            this.wall = wall;
+        }
+
+        public Set<Position> getFarSide() {
+            return farSide;
+        }
+
+        public void setFarSide(Set<Position> farSide) {
+            this.farSide = farSide;
+        }
+    }
+}

@@ -1,0 +1,204 @@
+package rosinedpeg.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** Every family at the bench, work that is not a plain change, and the inside of the pegbox, in a real browser. */
+class FamiliesIT extends RunningApplication {
+
+    private static final Pattern POINT = Pattern.compile("(-?[\\d.]+) (-?[\\d.]+)");
+
+    private static Browser browser;
+
+    @Autowired
+    Instruments instruments;
+
+    @BeforeAll
+    static void openBrowser() {
+        browser = new Browser();
+    }
+
+    @AfterAll
+    static void closeBrowser() {
+        browser.close();
+    }
+
+    private static Locator heading(Page page) {
+        return page.locator("h1");
+    }
+
+    /** Presses the pedal until a heading comes up; graphite is left out where it is offered. */
+    private static void pedalTo(Page page, String heading) {
+        for (int presses = 0; presses < 90; presses++) {
+            String here = heading(page).textContent();
+            if (here.equals(heading)) {
+                return;
+            }
+            page.keyboard().press("PageDown");
+            assertThat(heading(page)).not().hasText(here);
+        }
+        throw new AssertionError("the pedal does not come to " + heading + " but to "
+                + heading(page).textContent());
+    }
+
+    private Page plan(String name, String string, boolean broken) {
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "bench");
+        page.navigate("/instruments/" + instrument(name) + "/plan");
+        for (String position : List.of("I", "II", "III", "IV")) {
+            page.locator("#string-" + position).setChecked(position.equals(string));
+        }
+        if (broken) {
+            page.locator("input[name=broken][value=" + string + "]").check();
+        }
+        assertThat(page.locator("#planned ol")).containsText("the peg of " + string);
+        return page;
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "Pit 6 viola, III, false, Rest it on your lap",
+        "Pit 9 cello, IV, false, Lay it on its back",
+        "Pit 8 cello, II, true, Lay it on its back"
+    })
+    void aChangeIsLedFromTheFirstStepToTheRecord(String name, String string, boolean broken, String rests) {
+        Page page = plan(name, string, broken);
+        page.locator("#planned button").click();
+        pedalTo(page, rests);
+        if (broken) {
+            pedalTo(page, "Take out what is left of " + string);
+        } else {
+            pedalTo(page, "Free the tail end of " + string);
+        }
+        pedalTo(page, "Graphite in both grooves of " + string);
+        Browser.assertAccessible(page);
+        pedalTo(page, string + " is on and recorded");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** On the bass: its own steps, and a string set aside that comes back. */
+    @Test
+    void aBassIsWoundByItsCrank() {
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "bench");
+        page.navigate("/instruments/" + instrument("Pit 11 bass") + "/plan");
+        for (String position : List.of("I", "II", "III", "IV")) {
+            page.locator("#string-" + position).setChecked(position.equals("IV"));
+        }
+        assertThat(page.locator("input[name='over[IV]'][value=III]")).isChecked();
+        assertThat(page.locator("#planned ol")).containsText("Set III aside");
+        page.locator("#planned button").click();
+        for (String heading : List.of(
+                "Lay it on its back and block it",
+                "Set III aside",
+                "Which way does the machine of IV turn?",
+                "Let IV, E, down and off the peg",
+                "Felt washer on the ball of IV",
+                "Wind IV with the crank",
+                "Draw the ball of IV up into its channel",
+                "Lay III back and bring it up",
+                "IV is on and recorded")) {
+            pedalTo(page, heading);
+        }
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void onStageWhatIsLeftOutIsOwed() {
+        UUID lending = instrument("Lending ½ violin 3");
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "bench");
+        page.navigate("/instruments/" + lending + "/work");
+        Browser.assertAccessible(page);
+        page.locator("#kind-EMERGENCY").check();
+        page.locator("#string-II").check();
+        page.locator("#broken").check();
+        assertThat(page.locator("#planned ol")).containsText("Take out what is left of II");
+        Browser.assertAccessible(page);
+        page.locator("#planned button").click();
+        pedalTo(page, "II is on and recorded");
+        page.navigate("/instruments/" + lending);
+        assertThat(page.locator("main")).containsText("Owed: Graphite in both grooves of II");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void afterTheBridgeFellTheLoadStartsAtNothing() {
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "bench");
+        page.navigate("/instruments/" + instrument("Lending ¼ violin 1") + "/work?kind=PEG_SERVICE");
+        assertThat(page.locator("#planned")).containsText("Choose at least one peg");
+        page.locator("#kind-BRIDGE_DOWN").check();
+        assertThat(page.locator("#planned")).containsText("recorded as a repair");
+        page.locator("#planned button").click();
+        assertThat(page.locator(".bench-load")).containsText("0 %");
+        pedalTo(page, "Every string up to 60 % of its tension");
+        assertThat(page.locator(".bench-load")).containsText("30 %");
+        assertThat(page.locator("#bench")).containsText("4.4 semitones below its pitch");
+        pedalTo(page, "Done, and recorded");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** The drawing is exact: every string ends where the core says, before and after another choice. */
+    @Test
+    void thePegboxIsDrawnWhereTheCoreSaysItIs() {
+        Instrument violin = CurrentWorkshop.in(
+                account("bench").workshopId(), "Test", () -> instruments.get(instrument("Pit 3 violin")));
+        StrungPegbox core = new StrungPegbox(violin.setUp(), violin.specs(), Map.of());
+        for (int width : new int[] {1280, 390}) {
+            Page page = browser.open(address(), width, 800);
+            Browser.signIn(page, "bench");
+            page.navigate("/instruments/" + violin.id() + "/pegbox");
+            Browser.assertFits(page);
+            Browser.assertAccessible(page);
+            List<String> drawn = paths(page);
+            int i = 0;
+            for (Position position : violin.setUp().positions()) {
+                WindingPlan.Line line = core.line(position);
+                double[] end = lastPoint(drawn.get(i++));
+                assertThat(end[0]).isCloseTo(line.to().getX(), within(0.01));
+                assertThat(end[1]).isCloseTo(-line.to().getY(), within(0.01));
+            }
+            page.locator("#far-IV").check();
+            assertThat(page.locator("#far-IV")).isChecked();
+            assertThat(page.locator(".pegbox-drawing path.string").nth(3)).not().hasAttribute("d", drawn.get(3));
+        }
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private static List<String> paths(Page page) {
+        return page.locator(".pegbox-drawing").first().locator("path.string").all().stream()
+                .map(path -> path.getAttribute("d"))
+                .toList();
+    }
+
+    private static double[] lastPoint(String path) {
+        Matcher matcher = POINT.matcher(path);
+        double[] point = new double[2];
+        while (matcher.find()) {
+            point = new double[] {Double.parseDouble(matcher.group(1)), Double.parseDouble(matcher.group(2))};
+        }
+        return point;
+    }
+}
