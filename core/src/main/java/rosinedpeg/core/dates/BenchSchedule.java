@@ -15,10 +15,11 @@ import java.util.stream.Collectors;
  * Many instruments against the minutes there are at one bench.
  *
  * <p>As many jobs as possible are done, each on one day of its window, and among such schedules early days are preferred.
- * Branch and bound: jobs are placed in order of their last day; a branch is given up when even a bench without days could
- * not do more. That bound is the number of jobs that Moore's rule (J. M. Moore, Management Science 15, 1968) brings in on
- * time when a job may be spread over days and begun at once. In most cases the first branch reaches the bound and nothing
- * has to be searched.
+ * A first schedule puts each job, in order of last days, where it fits tightest, and is improved by moving jobs between days
+ * to make room for one more. If it does as many as a bound allows, it is the best there is; otherwise branch and bound goes on
+ * from there. The bound is the lesser of two: what Moore's rule (J. M. Moore, Management Science 15, 1968) brings in on time
+ * when a job may be spread over days and begun at once, and what is left when in every run of days the jobs that have no
+ * other days and find no room there are taken away.
  *
  * @param days the day of each job that is done, in order of days
  * @param undone what cannot be done, and why
@@ -27,6 +28,8 @@ import java.util.stream.Collectors;
 public record BenchSchedule(Map<BenchJob, LocalDate> days, List<Undone> undone, boolean provenBest) {
 
     private static final int MOST_NODES = 100_000;
+    /** How many jobs may be moved to make room for one. */
+    private static final int MOST_MOVES = 3;
 
     /** Copies the collections. */
     public BenchSchedule {
@@ -124,17 +127,121 @@ public record BenchSchedule(Map<BenchJob, LocalDate> days, List<Undone> undone, 
         }
 
         private BenchSchedule schedule() {
-            int bound = bound(0);
-            place(0, 0, bound);
-            for (int i = 0; i < best.length; i++) {
-                placed[i] = best[i];
-                if (best[i] != UNDONE) {
-                    free[best[i]] -= placeable.get(i).minutes();
+            int bound = Math.min(bound(0), placeable.size() - surelyUndone());
+            placeTightest();
+            improve();
+            bestCount = (int) Arrays.stream(placed).filter(day -> day != UNDONE).count();
+            best = placed.clone();
+            if (bestCount < bound) {
+                takeAllOff();
+                place(0, 0, bound);
+                takeAllOff();
+                for (int i = 0; i < best.length; i++) {
+                    if (best[i] != UNDONE) {
+                        put(i, best[i]);
+                    }
                 }
             }
             moveEarlier();
             boolean proven = bestCount == bound || nodes < MOST_NODES;
             return new BenchSchedule(days(), undone(), proven);
+        }
+
+        private void put(int job, int day) {
+            if (placed[job] != UNDONE) {
+                free[placed[job]] += placeable.get(job).minutes();
+            }
+            placed[job] = day;
+            if (day != UNDONE) {
+                free[day] -= placeable.get(job).minutes();
+            }
+        }
+
+        private void takeAllOff() {
+            for (int job = 0; job < placed.length; job++) {
+                put(job, UNDONE);
+            }
+        }
+
+        private boolean mayBeOn(int job, int day) {
+            return placeable.get(job).mayBeOn(openDays.get(day));
+        }
+
+        private int minutes(int job) {
+            return placeable.get(job).minutes();
+        }
+
+        private void placeTightest() {
+            for (int job = 0; job < placed.length; job++) {
+                makeRoom(job, 0);
+            }
+        }
+
+        /** Undone jobs are brought in, short ones first, or take the place of a longer one, as long as that helps. */
+        private void improve() {
+            boolean helped = true;
+            while (helped) {
+                helped = false;
+                List<Integer> undone = new ArrayList<>();
+                for (int job = 0; job < placed.length; job++) {
+                    if (placed[job] == UNDONE) {
+                        undone.add(job);
+                    }
+                }
+                undone.sort(Comparator.comparingInt(this::minutes));
+                for (int job : undone) {
+                    helped |= makeRoom(job, MOST_MOVES) || replaceALonger(job);
+                }
+            }
+        }
+
+        /** {@return whether a job found room, others being moved to make it, one after the other up to so many} */
+        private boolean makeRoom(int job, int moves) {
+            int tightest = UNDONE;
+            for (int day = 0; day < free.length; day++) {
+                boolean fits = free[day] >= minutes(job) && mayBeOn(job, day);
+                if (fits && (tightest == UNDONE || free[day] < free[tightest])) {
+                    tightest = day;
+                }
+            }
+            if (tightest != UNDONE) {
+                put(job, tightest);
+                return true;
+            }
+            if (moves == 0) {
+                return false;
+            }
+            for (int day = 0; day < free.length; day++) {
+                if (mayBeOn(job, day)) {
+                    for (int other = 0; other < placed.length; other++) {
+                        if (placed[other] == day && free[day] + minutes(other) >= minutes(job)) {
+                            put(other, UNDONE);
+                            put(job, day);
+                            if (makeRoom(other, moves - 1)) {
+                                return true;
+                            }
+                            put(job, UNDONE);
+                            put(other, day);
+                        }
+                    }
+                }
+            }
+            return false;
+        }
+
+        private boolean replaceALonger(int job) {
+            for (int other = 0; other < placed.length; other++) {
+                int day = placed[other];
+                if (day != UNDONE
+                        && minutes(other) > minutes(job)
+                        && mayBeOn(job, day)
+                        && free[day] + minutes(other) >= minutes(job)) {
+                    put(other, UNDONE);
+                    put(job, day);
+                    return true;
+                }
+            }
+            return false;
         }
 
         /** Depth first; the earliest day with room is tried first, leaving the job undone last. */
@@ -183,14 +290,43 @@ public record BenchSchedule(Map<BenchJob, LocalDate> days, List<Undone> undone, 
             return kept.size();
         }
 
+        /**
+         * {@return how many jobs cannot be done whatever one does}. In any run of days some of the jobs that have no other
+         * days must stay undone when even the shortest of them need more minutes than there are; runs that do not overlap
+         * add up, and the most they add up to is found day by day.
+         */
+        private int surelyUndone() {
+            int[] upTo = new int[openDays.size() + 1];
+            for (int end = 1; end < upTo.length; end++) {
+                upTo[end] = upTo[end - 1];
+                for (int start = 0; start < end; start++) {
+                    upTo[end] = Math.max(upTo[end], upTo[start] + undoneWithin(start, end));
+                }
+            }
+            return upTo[openDays.size()];
+        }
+
+        /** {@return how many of the jobs that may only be on days from {@code start} to before {@code end} find no room} */
+        private int undoneWithin(int start, int end) {
+            int capacity = Arrays.stream(free, start, end).sum();
+            int[] within = placeable.stream()
+                    .filter(job -> job.earliest().isAfter(start == 0 ? LocalDate.MIN : openDays.get(start - 1))
+                            && job.latest().isBefore(end == openDays.size() ? LocalDate.MAX : openDays.get(end)))
+                    .mapToInt(BenchJob::minutes)
+                    .sorted()
+                    .toArray();
+            int done = 0;
+            while (done < within.length && within[done] <= capacity) {
+                capacity -= within[done++];
+            }
+            return within.length - done;
+        }
+
         private void moveEarlier() {
-            for (int i = 0; i < placeable.size(); i++) {
-                BenchJob job = placeable.get(i);
-                for (int day = 0; day < placed[i]; day++) {
-                    if (free[day] >= job.minutes() && job.mayBeOn(openDays.get(day))) {
-                        free[placed[i]] += job.minutes();
-                        free[day] -= job.minutes();
-                        placed[i] = day;
+            for (int job = 0; job < placed.length; job++) {
+                for (int day = 0; day < placed[job]; day++) {
+                    if (free[day] >= minutes(job) && mayBeOn(job, day)) {
+                        put(job, day);
                     }
                 }
             }
