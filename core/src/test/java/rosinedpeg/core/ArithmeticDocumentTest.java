@@ -37,6 +37,7 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Tension;
 import rosinedpeg.core.tailpiece.Afterlength;
+import rosinedpeg.core.tailpiece.TailpieceMass;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.winding.Lock;
@@ -75,6 +76,8 @@ class ArithmeticDocumentTest {
                     "learnedCoupling",
                     a -> Coupling.learn(List.of(new Coupling.Observation(a[0], a[1], a[2])))
                             .orElseThrow()),
+            Map.entry("centsPerHalfTurn", a -> new Elasticity(a[0], a[1], a[2]).centsPerHalfTurn(a[3], a[4])),
+            Map.entry("tailpieceMassG", a -> new TailpieceMass(Family.VIOLIN, a[0], (int) a[1], a[2]).totalG()),
             Map.entry("trebleFootN", a -> feet(a).trebleN()),
             Map.entry("bassFootN", a -> feet(a).bassN()),
             Map.entry("leanDeg", a -> Lean.fromGap(a[0], a[1]).degrees()),

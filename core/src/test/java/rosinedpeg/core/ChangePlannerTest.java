@@ -40,9 +40,11 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.HoleSide;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
+import rosinedpeg.core.winding.WindingChoice;
 
 class ChangePlannerTest {
 
@@ -246,8 +248,12 @@ class ChangePlannerTest {
         Schools schools = Schools.usual(Family.BASS)
                 .with(Schools.FirstEnd.TAIL_FIRST, Lock.ROUND_STANDING_PART, Wall.SMALL_GAP)
                 .with(Way.UNDER, Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
-        assertThat(kinds(change(Family.BASS, schools)))
-                .contains(StepKind.LOCK_ROUND_STANDING_PART)
+        ChangePlan plan = change(Family.BASS, schools);
+        assertThat(plan.windingOf(IV))
+                .isEqualTo(new WindingChoice(Lock.ROUND_STANDING_PART, Wall.SMALL_GAP, Way.UNDER, HoleSide.KNOB_SIDE));
+        assertThat(plan.windingOf(III).way()).isEqualTo(Way.OVER_THE_TOP);
+        assertThat(kinds(plan))
+                .contains(StepKind.LOCK_ROUND_STANDING_PART, StepKind.WIND_UNDER, StepKind.WIND_BY_CRANK)
                 .doesNotContain(StepKind.FIT_FELT, StepKind.TRIM_TIP);
         Schools knotted = schools.with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Wall.SMALL_GAP);
         assertThat(kinds(change(Family.BASS, knotted))).contains(StepKind.LOCK_TWICE_THROUGH_HOLE);

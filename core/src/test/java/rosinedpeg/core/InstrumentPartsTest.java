@@ -50,10 +50,12 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
+import rosinedpeg.core.tailpiece.TailpieceMass;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.DueStrings;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.winding.Lock;
 
 /** Bridge curve, tailpiece, rounds, pegs and grooves. */
 class InstrumentPartsTest {
@@ -236,6 +238,24 @@ class InstrumentPartsTest {
         assertThat(StuckShare.learn(Drag.DRY, seen).value()).isCloseTo(truth, within(0.01));
         assertThat(StuckShare.learn(Drag.DRY, seen).origin()).isEqualTo(Origin.LEARNED);
         assertThat(StuckShare.learn(Drag.DRY, List.of())).isEqualTo(Figure.byDefault(0.5, Unit.SHARE));
+    }
+
+    @ParameterizedTest
+    @CsvSource({"VIOLIN, 1, 23, false", "VIOLIN, 4, 38, true", "CELLO, 4, 131, true", "BASS, 0, 280, false"})
+    void fourAddedTunersAreHeavy(Family family, int tuners, double totalG, boolean heavy) {
+        TailpieceMass mass = TailpieceMass.usual(family, tuners);
+        assertThat(mass.totalG()).isEqualTo(totalG);
+        assertThat(mass.heavy()).isEqualTo(heavy);
+        assertThatThrownBy(() -> TailpieceMass.usual(family, 6)).hasMessageContaining("addedTuners is 6.0");
+    }
+
+    @Test
+    void halfATurnDrawsInHalfTheShaftsGirth() {
+        Elasticity elasticity = Examples.VIOLIN.elasticity(Examples.violinSet().get(Position.II));
+        assertThat(elasticity.centsPerHalfTurn(7.6, 0.68))
+                .isCloseTo(elasticity.centsForMm(Math.PI * (7.6 + 0.68) / 2), within(1e-9));
+        assertThatThrownBy(() -> Lock.TWICE_THROUGH_HOLE.tipMm(Family.BASS, 40, 2))
+                .hasMessageContaining("shaftDiameterMm is 40.0");
     }
 
     @Test

@@ -72,13 +72,18 @@ class PegboxTest {
 
     @Test
     void theLastTurnLeavesInLineWithTheGrooveOrAGapFromTheWall() {
-        WindingPlan inner = WindingPlan.of(VIOLIN, SET.get(III), WindingChoice.USUAL);
+        WindingPlan inner = WindingPlan.of(VIOLIN, longer(SET.get(III), StringCore.SYNTHETIC, 25), WindingChoice.USUAL);
         assertThat(inner.leavesXMm()).isCloseTo(VIOLIN.xAtNutMm(III), within(1e-9));
         assertThat(inner.sideAngleDeg()).isCloseTo(0, within(1e-9));
         double fromHoleMm = inner.holeXMm() - inner.leavesXMm();
         assertThat(inner.farSideTurns()).isCloseTo(inner.turns().farSide(fromHoleMm, 0.8), within(1e-9));
         assertThat(inner.farSideTurns() + inner.knobSideTurns())
                 .isCloseTo(inner.turns().count(), within(1e-9));
+
+        WindingPlan scarce = WindingPlan.of(VIOLIN, SET.get(III), WindingChoice.USUAL);
+        assertThat(scarce.farSideTurns()).as("one turn at least traps the tip").isCloseTo(1, within(1e-9));
+        assertThat(scarce.leavesXMm())
+                .isCloseTo(scarce.holeXMm() - (scarce.turns().count() - 1) * 0.8, within(1e-9));
 
         WindingPlan outer = WindingPlan.of(VIOLIN, SET.get(IV), WindingChoice.USUAL);
         assertThat(outer.wallGapMm()).isCloseTo(0.13 * 7.6, within(1e-9));

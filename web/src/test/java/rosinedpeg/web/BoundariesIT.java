@@ -202,7 +202,7 @@ class BoundariesIT extends RunningApplication {
         }
         assertThat(mvc.get().uri("/instruments/" + instrument).with(user(technician)))
                 .bodyText()
-                .contains("691.5</span>")
+                .contains("691.5 mm</span>")
                 .contains("measured, 690 mm, by Bench under the stage");
     }
 

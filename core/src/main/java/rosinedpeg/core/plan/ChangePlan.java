@@ -14,6 +14,10 @@ import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.Way;
+import rosinedpeg.core.winding.WindingChoice;
 
 /**
  * The plan of a change, complete in itself: it can be kept and followed later without anything else.
@@ -102,6 +106,26 @@ public record ChangePlan(
         return steps.stream()
                 .filter(step -> step.kind() == StepKind.SET_ASIDE_NEIGHBOUR)
                 .count();
+    }
+
+    /** {@return how a string is wound by this plan; the usual way where it does not wind it} */
+    public WindingChoice windingOf(Position position) {
+        Lock lock = WindingChoice.USUAL.lock();
+        Wall wall = WindingChoice.USUAL.wall();
+        Way way = WindingChoice.USUAL.way();
+        for (Step step : steps) {
+            if (step.position() == position) {
+                switch (step.kind()) {
+                    case LOCK_STRAIGHT_TO_WALL -> lock = Lock.STRAIGHT_TO_WALL;
+                    case LOCK_TWICE_THROUGH_HOLE -> lock = Lock.TWICE_THROUGH_HOLE;
+                    case LOCK_ROUND_STANDING_PART -> lock = Lock.ROUND_STANDING_PART;
+                    case WIND_TO_WALL -> wall = Wall.WOUND_TO_WALL;
+                    case WIND_UNDER -> way = Way.UNDER;
+                    default -> {}
+                }
+            }
+        }
+        return new WindingChoice(lock, wall, way, WindingChoice.USUAL.side());
     }
 
     /** {@return everything that has to lie ready, in the order it is first used} */

@@ -50,6 +50,7 @@ public enum StepKind {
     WIND_TO_WALL(PEG, 2),
     WIND_LEAVING_GAP(PEG, 2),
     WIND_BY_CRANK(PEG, 3),
+    WIND_UNDER(PEG, 3),
     PRESS_INTO_BENDS(BRIDGE, 1),
     SEAT_IN_GROOVES(NUT, 1),
     BRING_UP(PEG, 2, Reading.PITCH),

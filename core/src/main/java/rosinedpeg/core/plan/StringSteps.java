@@ -36,6 +36,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
+import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
 
@@ -198,9 +199,9 @@ final class StringSteps {
                 List.of(Material.NEW_STRING),
                 List.of(Caution.SHARP_ENDS),
                 Map.of(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE)));
-        if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD || choice.way() == Way.UNDER) {
             list.add(
-                    StepKind.WIND_BY_CRANK,
+                    choice.way() == Way.UNDER ? StepKind.WIND_UNDER : StepKind.WIND_BY_CRANK,
                     position,
                     List.of(Material.WINDER),
                     List.of(Caution.POWERED_WINDER, Caution.ADULT_WINDS),

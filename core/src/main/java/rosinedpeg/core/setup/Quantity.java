@@ -76,7 +76,7 @@ public enum Quantity {
     /** Gap that is left between the last turn and the wall, in shaft diameters. */
     private static final double GAP_TO_WALL = 0.13;
     /** From the hole to where the string leaves, in shaft diameters. */
-    private static final double HOLE_TO_LEAVING = 0.32;
+    private static final double HOLE_TO_LEAVING = 0.29;
     /** How far shafts lie deeper for each mm further from the nut. */
     private static final double SHAFT_SLOPE = 0.06;
 

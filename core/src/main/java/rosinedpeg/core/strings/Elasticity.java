@@ -46,6 +46,20 @@ public record Elasticity(double tensionN, double axialStiffnessN, double freeLen
     }
 
     /**
+     * How far the pitch rises for half a turn of the peg, which draws in {@code π·(D + d)/2} mm.
+     *
+     * @param shaftDiameterMm D, 3 to 30 mm
+     * @param stringDiameterMm d, 0.15 to 4 mm
+     * @return cents
+     * @throws rosinedpeg.core.figure.OutOfRangeException when an argument is outside its range
+     */
+    public double centsPerHalfTurn(double shaftDiameterMm, double stringDiameterMm) {
+        SHAFT.require("shaftDiameterMm", shaftDiameterMm);
+        StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
+        return centsForMm(Math.PI * (shaftDiameterMm + stringDiameterMm) / 2);
+    }
+
+    /**
      * How far the pitch rises for one degree of peg, which draws in {@code π/180·(D + d)/2} mm.
      *
      * @param shaftDiameterMm D, 3 to 30 mm

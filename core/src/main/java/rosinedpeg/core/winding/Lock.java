@@ -1,6 +1,9 @@
 package rosinedpeg.core.winding;
 
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.StringSpec;
 
 /** How the tip is held at the peg. */
 public enum Lock {
@@ -14,6 +17,7 @@ public enum Lock {
     ROUND_STANDING_PART;
 
     private static final int WRAPS = 3;
+    private static final Range SHAFT = new Range(3, 30, Unit.MILLIMETRE);
 
     /** {@return whether it is for thick strings on machine heads only} */
     public boolean forBassOnly() {
@@ -24,12 +28,15 @@ public enum Lock {
      * How much of the string has to stand out beyond the hole.
      *
      * @param family which family
-     * @param shaftDiameterMm of the shaft
-     * @param stringDiameterMm of the string
+     * @param shaftDiameterMm of the shaft, 3 to 30 mm
+     * @param stringDiameterMm of the string, 0.15 to 4 mm
      * @return mm: 4 on violin and viola, 6 on the cello, 12 on the bass; a second pass takes half a turn and the
      *     shaft's bore more, wraps three times the way round the string
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a diameter is outside its range
      */
     public double tipMm(Family family, double shaftDiameterMm, double stringDiameterMm) {
+        SHAFT.require("shaftDiameterMm", shaftDiameterMm);
+        StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
         double plain = switch (family) {
             case VIOLIN, VIOLA -> 4;
             case CELLO -> 6;

@@ -15,7 +15,8 @@ import rosinedpeg.core.strings.StringSpec;
  * How one string is to be wound on its peg.
  *
  * <p>Turns lie side by side. With {@link Lock#FAR_SIDE_THEN_CROSS} as many as needed go on the far side of the hole, so
- * that the last one leaves the shaft in line with the nut groove, or at the wall, as chosen.
+ * that the last one leaves the shaft in line with the nut groove, or at the wall, as chosen; but at least one, which the
+ * crossing turn traps the tip against.
  *
  * @param position the string
  * @param turns all turns at pitch
@@ -60,6 +61,8 @@ public record WindingPlan(
     private static final double HARD_TO_REACH = 0.4;
     /** Gap that {@link Wall#SMALL_GAP} leaves, in shaft diameters. */
     private static final double GAP = 0.13;
+    /** Turns on the far side without which crossing over holds nothing. */
+    private static final double LEAST_ON_FAR_SIDE = 1;
     /** Turns that a string which is too long is trimmed to. */
     private static final double TRIM_TO_TURNS = 3;
 
@@ -105,7 +108,8 @@ public record WindingPlan(
         } else if (lock == Lock.STRAIGHT_TO_WALL) {
             onKnobSideMm = widthMm;
         } else {
-            onKnobSideMm = Math.min(widthMm, Math.max(0, target));
+            double crossingMm = Math.max(0, widthMm - LEAST_ON_FAR_SIDE * stringMm);
+            onKnobSideMm = Math.min(crossingMm, Math.max(0, target));
         }
         double onFarSideMm = widthMm - onKnobSideMm;
         double leaves = choice.side() == HoleSide.FAR_SIDE || onKnobSideMm == 0 ? -onFarSideMm : onKnobSideMm;

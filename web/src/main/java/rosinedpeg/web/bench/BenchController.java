@@ -3,9 +3,11 @@ package rosinedpeg.web.bench;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
@@ -20,13 +22,21 @@ import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.web.bench.Benches.Taken;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
@@ -37,14 +47,17 @@ import rosinedpeg.web.platform.Entry;
 class BenchController {
 
     private static final int LONGEST_NOTE = 500;
+    private static final Set<StepKind> WINDING = EnumSet.range(StepKind.LOCK_FAR_SIDE_THEN_CROSS, StepKind.WIND_UNDER);
 
     private final Benches benches;
     private final Instruments instruments;
+    private final StringKinds kinds;
     private final Clock clock;
 
-    BenchController(Benches benches, Instruments instruments, Clock clock) {
+    BenchController(Benches benches, Instruments instruments, StringKinds kinds, Clock clock) {
         this.benches = benches;
         this.instruments = instruments;
+        this.kinds = kinds;
         this.clock = clock;
     }
 
@@ -181,7 +194,25 @@ class BenchController {
         model.addAttribute("track", LoadTrack.of(state.plan(), reached, 960, 124));
         model.addAttribute("narrowTrack", LoadTrack.of(state.plan(), reached, 370, 140));
         model.addAttribute("drawing", drawing(state, step, instrument));
+        model.addAttribute("pegbox", step == null ? null : pegbox(run, step, instrument));
         return fragment ? "bench/run :: bench" : "bench/run";
+    }
+
+    /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
+    private PegboxDrawing.View pegbox(Run run, Step step, Instrument instrument) {
+        if (!WINDING.contains(step.kind())) {
+            return null;
+        }
+        Map<UUID, StringKind> known = kinds.all();
+        Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
+        run.replacements()
+                .forEach((position, kind) -> specs.put(position, known.get(kind).spec()));
+        ChangePlan plan = run.state().plan();
+        Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
+        specs.keySet().forEach(position -> choices.put(position, plan.windingOf(position)));
+        StrungPegbox pegbox = new StrungPegbox(plan.setUp(), specs, choices);
+        return PegboxDrawing.of(pegbox, specs.values(), List.of(), step.position())
+                .above();
     }
 
     private static Step next(BenchState state) {

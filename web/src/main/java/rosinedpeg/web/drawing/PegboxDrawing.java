@@ -5,6 +5,7 @@ import static rosinedpeg.web.drawing.Stroke.move;
 import static rosinedpeg.web.drawing.Stroke.number;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import rosinedpeg.core.clearance.Clearance;
@@ -72,13 +73,16 @@ public record PegboxDrawing(View above, View side) {
      * @param pegbox the pegbox with its strings
      * @param strings the strings in it
      * @param touches what touches
+     * @param marked the string that is worked on, or null
      * @return both views
      */
-    public static PegboxDrawing of(StrungPegbox pegbox, List<StringSpec> strings, List<Touch> touches) {
-        return new PegboxDrawing(above(pegbox, strings, touches), side(pegbox, strings, touches));
+    public static PegboxDrawing of(
+            StrungPegbox pegbox, Collection<StringSpec> strings, List<Touch> touches, Position marked) {
+        return new PegboxDrawing(above(pegbox, strings, touches, marked), side(pegbox, strings, touches));
     }
 
-    private static View above(StrungPegbox strung, List<StringSpec> strings, List<Touch> touches) {
+    private static View above(
+            StrungPegbox strung, Collection<StringSpec> strings, List<Touch> touches, Position marked) {
         Pegbox pegbox = strung.pegbox();
         SetUp setUp = pegbox.setUp();
         double hand = setUp.leftHanded() ? -1 : 1;
@@ -88,7 +92,7 @@ public record PegboxDrawing(View above, View side) {
         double nearHalf = pegbox.halfWidthMm(0);
         double farHalf = pegbox.halfWidthMm(length);
         double knob = shaft * 2.3;
-        double half = nearHalf + wall + knob * 1.75;
+        double half = nearHalf + wall + knob * 1.5;
         List<Area> areas = List.of(
                 new Area(
                         move(-nearHalf - wall, 0)
@@ -112,8 +116,9 @@ public record PegboxDrawing(View above, View side) {
             strokes.add(new Stroke(
                     move(side * (out + shaft * 0.9), y) + line(side * (out + knob), y), shaft * 1.9, "knob"));
             circles.add(new Circle(hand * pegbox.holeXMm(position), y, string.diameterMm() * 0.75, "hole"));
-            labels.add(new Label(side * (out + knob * 1.42), y + shaft * 0.38, shaft * 1.05, "middle", position));
-            turns(strokes, strung.winding(position), string, y, shaft, hand);
+            labels.add(new Label(side * (out + knob * 0.68), y + shaft * 0.38, shaft * 1.05, "middle", position));
+            String state = position == marked ? "turn marked" : "turn";
+            turns(strokes, strung.winding(position), string, y, shaft, hand, state);
         }
         for (StringSpec string : strings) {
             WindingPlan.Line line = strung.line(string.position());
@@ -121,7 +126,7 @@ public record PegboxDrawing(View above, View side) {
                     move(hand * line.from().getX(), -line.from().getY())
                             + line(hand * line.to().getX(), -line.to().getY()),
                     string.diameterMm(),
-                    touched(string.position(), touches)));
+                    string.position() == marked ? "string marked" : touched(string.position(), touches)));
         }
         strokes.add(new Stroke(move(-nearHalf - wall, 0.8) + line(nearHalf + wall, 0.8), 1.6, "nut"));
         for (Touch touch : touches) {
@@ -134,7 +139,13 @@ public record PegboxDrawing(View above, View side) {
 
     /** Turns lie side by side; each crosses the shaft a string's width further on. */
     private static void turns(
-            List<Stroke> strokes, WindingPlan plan, StringSpec string, double y, double shaft, double hand) {
+            List<Stroke> strokes,
+            WindingPlan plan,
+            StringSpec string,
+            double y,
+            double shaft,
+            double hand,
+            String state) {
         double diameter = string.diameterMm();
         int count = (int) Math.round((plan.toXMm() - plan.fromXMm()) / diameter);
         for (int turn = 0; turn < count; turn++) {
@@ -142,11 +153,11 @@ public record PegboxDrawing(View above, View side) {
             strokes.add(new Stroke(
                     move(hand * (x - diameter * 0.3), y + shaft / 2) + line(hand * (x + diameter * 0.3), y - shaft / 2),
                     diameter * 0.86,
-                    "turn"));
+                    state));
         }
     }
 
-    private static View side(StrungPegbox strung, List<StringSpec> strings, List<Touch> touches) {
+    private static View side(StrungPegbox strung, Collection<StringSpec> strings, List<Touch> touches) {
         Pegbox pegbox = strung.pegbox();
         SetUp setUp = pegbox.setUp();
         double shaft = pegbox.shaftDiameterMm();

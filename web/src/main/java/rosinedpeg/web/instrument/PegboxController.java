@@ -90,7 +90,7 @@ class PegboxController {
                     pegbox.clearances(position).get(0)));
         }
         model.addAttribute("instrument", instrument);
-        model.addAttribute("drawing", PegboxDrawing.of(pegbox, List.copyOf(specs.values()), touches));
+        model.addAttribute("drawing", PegboxDrawing.of(pegbox, specs.values(), touches, null));
         model.addAttribute("touches", touches);
         model.addAttribute("rows", rows);
         model.addAttribute("byCrank", !instrument.setUp().pegKind().holdsByFriction());
