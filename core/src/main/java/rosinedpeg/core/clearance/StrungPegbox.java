@@ -113,7 +113,7 @@ public final class StrungPegbox {
         return switch (family) {
             case VIOLIN, VIOLA -> 0;
             case CELLO -> 1;
-            case BASS -> 3.6;
+            case BASS -> 3.2;
         };
     }
 
