@@ -17,7 +17,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.instrument.Instrument;
@@ -62,17 +67,34 @@ class FamiliesIT extends RunningApplication {
                 + heading(page).textContent());
     }
 
+    private static void toTheBench(Page page) {
+        page.locator("#planned button").click();
+        page.waitForURL("**/bench/**");
+        page.waitForLoadState();
+    }
+
+    /** Chooses one string, waiting for each answer. */
+    private static void choose(Page page, String string) {
+        page.locator("#string-" + string).check();
+        assertThat(page.locator("#planned ol")).containsText("Graphite in both grooves of " + string);
+        for (String other : List.of("I", "II", "III", "IV")) {
+            if (!other.equals(string) && page.locator("#string-" + other).isChecked()) {
+                page.locator("#string-" + other).uncheck();
+                assertThat(page.locator("#planned li", new Page.LocatorOptions().setHasText("Bring " + other + " up")))
+                        .hasCount(0);
+            }
+        }
+    }
+
     private Page plan(String name, String string, boolean broken) {
         Page page = browser.open(address(), 1280, 800);
         Browser.signIn(page, "bench");
         page.navigate("/instruments/" + instrument(name) + "/plan");
-        for (String position : List.of("I", "II", "III", "IV")) {
-            page.locator("#string-" + position).setChecked(position.equals(string));
-        }
+        choose(page, string);
         if (broken) {
             page.locator("input[name=broken][value=" + string + "]").check();
+            assertThat(page.locator("#planned ol")).containsText("Take out what is left of " + string);
         }
-        assertThat(page.locator("#planned ol")).containsText("the peg of " + string);
         return page;
     }
 
@@ -84,7 +106,7 @@ class FamiliesIT extends RunningApplication {
     })
     void aChangeIsLedFromTheFirstStepToTheRecord(String name, String string, boolean broken, String rests) {
         Page page = plan(name, string, broken);
-        page.locator("#planned button").click();
+        toTheBench(page);
         pedalTo(page, rests);
         if (broken) {
             pedalTo(page, "Take out what is left of " + string);
@@ -103,12 +125,10 @@ class FamiliesIT extends RunningApplication {
         Page page = browser.open(address(), 1280, 800);
         Browser.signIn(page, "bench");
         page.navigate("/instruments/" + instrument("Pit 11 bass") + "/plan");
-        for (String position : List.of("I", "II", "III", "IV")) {
-            page.locator("#string-" + position).setChecked(position.equals("IV"));
-        }
+        choose(page, "IV");
         assertThat(page.locator("input[name='over[IV]'][value=III]")).isChecked();
         assertThat(page.locator("#planned ol")).containsText("Set III aside");
-        page.locator("#planned button").click();
+        toTheBench(page);
         for (String heading : List.of(
                 "Lay it on its back and block it",
                 "Set III aside",
@@ -133,10 +153,11 @@ class FamiliesIT extends RunningApplication {
         Browser.assertAccessible(page);
         page.locator("#kind-EMERGENCY").check();
         page.locator("#string-II").check();
+        assertThat(page.locator("#planned ol")).containsText("Let II");
         page.locator("#broken").check();
         assertThat(page.locator("#planned ol")).containsText("Take out what is left of II");
         Browser.assertAccessible(page);
-        page.locator("#planned button").click();
+        toTheBench(page);
         pedalTo(page, "II is on and recorded");
         page.navigate("/instruments/" + lending);
         assertThat(page.locator("main")).containsText("Owed: Graphite in both grooves of II");
@@ -151,12 +172,54 @@ class FamiliesIT extends RunningApplication {
         assertThat(page.locator("#planned")).containsText("Choose at least one peg");
         page.locator("#kind-BRIDGE_DOWN").check();
         assertThat(page.locator("#planned")).containsText("recorded as a repair");
-        page.locator("#planned button").click();
+        toTheBench(page);
         assertThat(page.locator(".bench-load")).containsText("0 %");
         pedalTo(page, "Every string up to 60 % of its tension");
         assertThat(page.locator(".bench-load")).containsText("30 %");
         assertThat(page.locator("#bench")).containsText("4.4 semitones below its pitch");
         pedalTo(page, "Done, and recorded");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void theBridgeIsDrawnAsItLeans() {
+        UUID violin = instrument("Pit 3 violin");
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "bench");
+        page.navigate("/instruments/" + violin + "/bridge");
+        page.locator("#gap").fill("2");
+        assertThat(page.locator("#stance .state").first()).containsText("to be straightened");
+        Thrust thrust = Thrust.of(SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4")), Lean.fromGap(2, 33));
+        double[] meets = lastPoint(page.locator(".bridge-drawing .push").getAttribute("d"));
+        assertThat(meets[0]).isCloseTo(thrust.atMm(), within(0.01));
+        page.locator("#gap").fill("90");
+        assertThat(page.locator("#stance [role=alert]")).containsText("The gap is a number from");
+        assertThat(page.locator("#gap")).hasValue("90");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** From what is heard, one look after another, to the plan that cures it; what has no cure here is noted. */
+    @Test
+    void aSymptomLeadsToItsCure() {
+        UUID viola = instrument("Pit 6 viola");
+        Page page = browser.open(address(), 1280, 800);
+        Browser.signIn(page, "pit");
+        page.navigate("/instruments/" + viola);
+        page.locator("a", new Page.LocatorOptions().setHasText("Something wrong?"))
+                .click();
+        page.locator("a", new Page.LocatorOptions().setHasText("The bridge walks or leans"))
+                .click();
+        assertThat(page.locator("main")).containsText("a dry groove");
+        page.locator("a.button", new Page.LocatorOptions().setHasText("No")).click();
+        assertThat(page.locator("main")).containsText("not: a dry groove");
+        page.locator("a.button", new Page.LocatorOptions().setHasText("Yes")).click();
+        page.locator("a.button", new Page.LocatorOptions().setHasText("Plan the graphite"))
+                .click();
+        assertThat(page.locator("#kind-GRAPHITE")).isChecked();
+        page.navigate("/instruments/" + viola + "/symptoms?symptom=DULL&no=9");
+        page.locator("button", new Page.LocatorOptions().setHasText("Note it for a repairer"))
+                .click();
+        assertThat(page.locator("main")).containsText("It sounds dull: none of the usual causes");
         assertThat(browser.complaints()).isEmpty();
     }
 

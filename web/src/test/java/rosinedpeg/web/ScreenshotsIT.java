@@ -24,6 +24,7 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin, "instrument");
             visit(page, "/instruments/" + violin + "/plan", "plan");
             visit(page, "/instruments/" + violin + "/pegbox", "pegbox");
+            visit(page, "/instruments/" + violin + "/bridge?gap=1.4", "bridge");
             UUID run = database.sql("select id from run where instrument_id = ?")
                     .param(instrument("Pit 5 viola"))
                     .query(UUID.class)

@@ -17,6 +17,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.bridge.ThrustBand;
+import rosinedpeg.core.causes.Check;
+import rosinedpeg.core.causes.Symptom;
 import rosinedpeg.core.clearance.Obstacle;
 import rosinedpeg.core.clearance.Touch;
 import rosinedpeg.core.figure.Origin;
@@ -64,7 +66,7 @@ class WordsTest {
         add(wanted, "step.", StepKind.values(), ".title", ".how", ".ends");
         add(wanted, "caution.", Caution.values(), "", ".short");
         add(wanted, "band.", LoadBand.values(), "", ".means");
-        add(wanted, "thrust.", ThrustBand.values(), "", ".word");
+        add(wanted, "thrust.", ThrustBand.values(), "", ".word", ".means");
         add(wanted, "finding.", FindingKind.values(), "");
         add(wanted, "material.", Material.values(), "");
         add(wanted, "stepFigure.", StepFigure.values(), "");
@@ -106,6 +108,10 @@ class WordsTest {
                 List.of(PlanKind.BRIDGE_DOWN, PlanKind.TAILPIECE_CHANGE, PlanKind.GRAPHITE, PlanKind.PEG_SERVICE)) {
             wanted.add("work." + kind + ".done");
         }
+        add(wanted, "symptom.", Symptom.values(), "");
+        add(wanted, "cause.", Symptom.Cause.values(), "", ".if");
+        add(wanted, "cure.", Symptom.Cure.values(), "");
+        add(wanted, "check.", Check.values(), "");
         add(wanted, "obstacle.", Obstacle.values(), "");
         add(wanted, "touch.", Touch.Cure.values(), "");
         add(wanted, "pegbox.", new Enum<?>[] {WindingPlan.Outcome.TOO_SHORT, WindingPlan.Outcome.TOO_LONG}, "");

@@ -62,29 +62,57 @@ public enum Symptom {
         return suspicions;
     }
 
-    /** What can be behind a symptom. */
+    /** What can be behind a symptom, each with what cures it. */
     public enum Cause {
-        POLISHED_BANDS,
-        PEG_NOT_PUSHED_IN,
-        TAPER_MISMATCH,
-        DAMP_OR_DRY_WOOD,
-        WOUND_HARD_TO_WALL,
-        LOOSE_PART,
-        STRING_LOW_AT_NUT,
-        OPEN_WINDING,
-        DRY_GROOVE,
-        TIGHT_GROOVE,
-        BRIDGE_LEANS,
-        FEET_DO_NOT_FIT,
-        TOUCHES_IN_PEGBOX,
+        POLISHED_BANDS(Cure.TREAT_PEG),
+        PEG_NOT_PUSHED_IN(Cure.PUSH_PEG_IN),
+        TAPER_MISMATCH(Cure.REPAIRER),
+        DAMP_OR_DRY_WOOD(Cure.TREAT_PEG),
+        WOUND_HARD_TO_WALL(Cure.REWIND),
+        LOOSE_PART(Cure.TIGHTEN_PART),
+        STRING_LOW_AT_NUT(Cure.REPAIRER),
+        OPEN_WINDING(Cure.CHANGE_STRING),
+        DRY_GROOVE(Cure.GRAPHITE),
+        TIGHT_GROOVE(Cure.REPAIRER),
+        BRIDGE_LEANS(Cure.GRAPHITE),
+        FEET_DO_NOT_FIT(Cure.REPAIRER),
+        TOUCHES_IN_PEGBOX(Cure.REWIND),
         /** Every string that rises lets the others sink. */
-        BODY_GIVES,
-        SCREW_AT_ITS_END,
-        STILL_SETTLING,
-        TURNS_BEDDING_IN,
-        WORN_OUT,
-        ROSIN_ON_STRING,
-        POST_MOVED
+        BODY_GIVES(Cure.TUNE_IN_ROUNDS),
+        SCREW_AT_ITS_END(Cure.BACK_OUT_TUNER),
+        STILL_SETTLING(Cure.WAIT),
+        TURNS_BEDDING_IN(Cure.WAIT),
+        WORN_OUT(Cure.CHANGE_STRING),
+        ROSIN_ON_STRING(Cure.WIPE_STRING),
+        POST_MOVED(Cure.REPAIRER);
+
+        private final Cure cure;
+
+        Cause(Cure cure) {
+            this.cure = cure;
+        }
+
+        /** {@return what cures it} */
+        public Cure cure() {
+            return cure;
+        }
+    }
+
+    /** What cures a cause. */
+    public enum Cure {
+        TREAT_PEG,
+        PUSH_PEG_IN,
+        REWIND,
+        GRAPHITE,
+        CHANGE_STRING,
+        TUNE_IN_ROUNDS,
+        BACK_OUT_TUNER,
+        TIGHTEN_PART,
+        WIPE_STRING,
+        /** Retune and give it time. */
+        WAIT,
+        /** A violin maker or repairer. */
+        REPAIRER
     }
 
     /**
@@ -94,5 +122,18 @@ public enum Symptom {
      * @param check what tells it from the others
      * @param refer whether curing it is a repairer's work
      */
-    public record Suspicion(Cause cause, Check check, boolean refer) {}
+    public record Suspicion(Cause cause, Check check, boolean refer) {
+
+        /**
+         * Checks that the cure agrees.
+         *
+         * @throws IllegalArgumentException when a repairer's work has another cure
+         */
+        public Suspicion {
+            if (refer != (cause.cure() == Cure.REPAIRER)) {
+                throw new IllegalArgumentException("refer is " + refer + " for " + cause + ", which is cured by "
+                        + cause.cure() + "; both must name a repairer, or neither");
+            }
+        }
+    }
 }
