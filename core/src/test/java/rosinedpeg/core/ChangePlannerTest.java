@@ -32,6 +32,7 @@ import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
@@ -272,6 +273,21 @@ class ChangePlannerTest {
         ChangeRequest all = Examples.request(Schools.USUAL, Set.of(I, II, III, IV), Map.of());
         assertThat(all.only(Set.of(III)).replacements()).containsOnlyKeys(III);
         assertThat(all.withBroken(Set.of(I)).only(Set.of(III)).replacements()).containsOnlyKeys(I, III);
+    }
+
+    @Test
+    void aBridgeThatIsToLeanBackwardsHasAGapToAimFor() {
+        Schools backwards = Schools.USUAL.with(Schools.Stance.HAIR_BACKWARDS, Schools.Raising.EQUAL_ROUNDS);
+        for (Step step : ChangePlanner.plan(Examples.request(backwards, Set.of(I), Map.of()))
+                .steps()) {
+            boolean readsGap = step.kind().readings().contains(Reading.GAP);
+            assertThat(step.figures().containsKey(StepFigure.GAP_TO_AIM_FOR)).isEqualTo(readsGap);
+            if (readsGap) {
+                assertThat(step.figures().get(StepFigure.GAP_TO_AIM_FOR).value())
+                        .isCloseTo(-0.33, within(1e-9));
+            }
+        }
+        assertThat(Examples.plan(I).steps()).noneMatch(step -> step.figures().containsKey(StepFigure.GAP_TO_AIM_FOR));
     }
 
     @Test

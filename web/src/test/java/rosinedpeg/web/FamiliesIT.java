@@ -4,15 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -30,28 +27,12 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** Every family at the bench, work that is not a plain change, and the inside of the pegbox, in a real browser. */
-class FamiliesIT extends RunningApplication {
+class FamiliesIT extends InBrowser {
 
     private static final Pattern POINT = Pattern.compile("(-?[\\d.]+) (-?[\\d.]+)");
 
-    private static Browser browser;
-
     @Autowired
     Instruments instruments;
-
-    @BeforeAll
-    static void openBrowser() {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void closeBrowser() {
-        browser.close();
-    }
-
-    private static Locator heading(Page page) {
-        return page.locator("h1");
-    }
 
     /** Presses the pedal until a heading comes up; graphite is left out where it is offered. */
     private static void pedalTo(Page page, String heading) {
@@ -87,8 +68,7 @@ class FamiliesIT extends RunningApplication {
     }
 
     private Page plan(String name, String string, boolean broken) {
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "bench");
+        Page page = signedIn("bench", 1280);
         page.navigate("/instruments/" + instrument(name) + "/plan");
         choose(page, string);
         if (broken) {
@@ -122,8 +102,7 @@ class FamiliesIT extends RunningApplication {
     /** On the bass: its own steps, and a string set aside that comes back. */
     @Test
     void aBassIsWoundByItsCrank() {
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "bench");
+        Page page = signedIn("bench", 1280);
         page.navigate("/instruments/" + instrument("Pit 11 bass") + "/plan");
         choose(page, "IV");
         assertThat(page.locator("input[name='over[IV]'][value=III]")).isChecked();
@@ -147,8 +126,7 @@ class FamiliesIT extends RunningApplication {
     @Test
     void onStageWhatIsLeftOutIsOwed() {
         UUID lending = instrument("Lending ½ violin 3");
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "bench");
+        Page page = signedIn("bench", 1280);
         page.navigate("/instruments/" + lending + "/work");
         Browser.assertAccessible(page);
         page.locator("#kind-EMERGENCY").check();
@@ -166,8 +144,7 @@ class FamiliesIT extends RunningApplication {
 
     @Test
     void afterTheBridgeFellTheLoadStartsAtNothing() {
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "bench");
+        Page page = signedIn("bench", 1280);
         page.navigate("/instruments/" + instrument("Lending ¼ violin 1") + "/work?kind=PEG_SERVICE");
         assertThat(page.locator("#planned")).containsText("Choose at least one peg");
         page.locator("#kind-BRIDGE_DOWN").check();
@@ -184,8 +161,7 @@ class FamiliesIT extends RunningApplication {
     @Test
     void theBridgeIsDrawnAsItLeans() {
         UUID violin = instrument("Pit 3 violin");
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "bench");
+        Page page = signedIn("bench", 1280);
         page.navigate("/instruments/" + violin + "/bridge");
         page.locator("#gap").fill("2");
         assertThat(page.locator("#stance .state").first()).containsText("to be straightened");
@@ -202,8 +178,7 @@ class FamiliesIT extends RunningApplication {
     @Test
     void aSymptomLeadsToItsCure() {
         UUID viola = instrument("Pit 6 viola");
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "pit");
+        Page page = signedIn("pit", 1280);
         page.navigate("/instruments/" + viola);
         page.locator("a", new Page.LocatorOptions().setHasText("Something wrong?"))
                 .click();
@@ -230,8 +205,7 @@ class FamiliesIT extends RunningApplication {
                 account("bench").workshopId(), "Test", () -> instruments.get(instrument("Pit 3 violin")));
         StrungPegbox core = new StrungPegbox(violin.setUp(), violin.specs(), Map.of());
         for (int width : new int[] {1280, 390}) {
-            Page page = browser.open(address(), width, 800);
-            Browser.signIn(page, "bench");
+            Page page = signedIn("bench", width);
             page.navigate("/instruments/" + violin.id() + "/pegbox");
             Browser.assertFits(page);
             Browser.assertAccessible(page);

@@ -3,32 +3,13 @@ package rosinedpeg.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.util.List;
 import java.util.UUID;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 
 /** What a stranger does first, in a real browser. */
-class FirstMinuteIT extends RunningApplication {
-
-    private static Browser browser;
-
-    @BeforeAll
-    static void openBrowser() {
-        browser = new Browser();
-    }
-
-    @AfterAll
-    static void closeBrowser() {
-        browser.close();
-    }
-
-    private static Locator heading(Page page) {
-        return page.locator("h1");
-    }
+class FirstMinuteIT extends InBrowser {
 
     /** Tabs until something is in focus. */
     private static void tabTo(Page page, String selector) {
@@ -143,8 +124,7 @@ class FirstMinuteIT extends RunningApplication {
 
     @Test
     void aPlanFollowsItsChoicesWithTheMouse() {
-        Page page = browser.open(address(), 1280, 800);
-        Browser.signIn(page, "pit");
+        Page page = signedIn("pit", 1280);
         page.navigate("/instruments/" + instrument("Pit 3 violin") + "/plan");
         for (String string : List.of("I", "II", "III", "IV")) {
             page.locator("#string-" + string).setChecked(true);
@@ -181,8 +161,7 @@ class FirstMinuteIT extends RunningApplication {
                 .query(UUID.class)
                 .single();
         for (int width : new int[] {390, 1280}) {
-            Page page = browser.open(address(), width, 800);
-            Browser.signIn(page, "keeper");
+            Page page = signedIn("keeper", width);
             for (String path : List.of(
                     "/",
                     "/bench",
@@ -211,8 +190,7 @@ class FirstMinuteIT extends RunningApplication {
 
     @Test
     void theBenchIsLeftOnOneDeviceAndGoneOnWithOnAnother() {
-        Page first = browser.open(address(), 1280, 800);
-        Browser.signIn(first, "bench");
+        Page first = signedIn("bench", 1280);
         UUID run = database.sql("select id from run where instrument_id = ?")
                 .param(instrument("Pit 5 viola"))
                 .query(UUID.class)
@@ -223,8 +201,7 @@ class FirstMinuteIT extends RunningApplication {
         assertThat(heading(first)).not().hasText(here);
         String reached = heading(first).textContent();
 
-        Page second = browser.open(address(), 390, 800);
-        Browser.signIn(second, "pit");
+        Page second = signedIn("pit", 390);
         second.navigate("/bench/" + run);
         assertThat(heading(second)).hasText(reached);
         second.locator("[data-key=back]").click();

@@ -94,6 +94,7 @@ class WordsTest {
         add(wanted, "school.lowestWay.", Way.values(), "", ".why");
         add(wanted, "school.spareTip.", Schools.SpareTip.values(), "", ".why");
         add(wanted, "school.felts.", Schools.Felts.values(), "", ".why");
+        add(wanted, "school.stance.", Schools.Stance.values(), "", ".why");
         add(wanted, "school.raising.", Schools.Raising.values(), "", ".why");
         add(wanted, "school.oldStrings.", Schools.OldStrings.values(), "", ".why");
         add(

@@ -2,6 +2,9 @@ package rosinedpeg.core.bridge;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.StringSpec;
 
 /**
  * How far a string that does not slide in its groove leans the bridge while it is raised.
@@ -20,6 +23,27 @@ public final class Drag {
     private static final Range SHARE = new Range(0, 1, Unit.SHARE);
 
     private Drag() {}
+
+    /**
+     * The lean that a string adds on its way from slack to pitch.
+     *
+     * @param setUp the instrument
+     * @param string the string
+     * @param stuckShare the part that sticks, 0 to 1
+     * @param allN tension of all strings together at pitch, above 0 N
+     * @return the lean towards the fingerboard
+     * @throws IllegalArgumentException when an argument is outside its range
+     */
+    public static Lean ofRaising(SetUp setUp, StringSpec string, double stuckShare, double allN) {
+        double tensionN = setUp.tensionN(string);
+        return lean(
+                tensionN,
+                string.axialStiffnessN(),
+                setUp.value(Quantity.AFTERLENGTH),
+                stuckShare,
+                tensionN / allN,
+                setUp.value(Quantity.BRIDGE_HEIGHT));
+    }
 
     /**
      * The lean that one string adds.

@@ -34,14 +34,8 @@ public final class ChangePlanner {
      */
     public static ChangePlan plan(ChangeRequest request) {
         SetUp setUp = request.setUp();
-        StepList list = new StepList(
-                PlanKind.CHANGE,
-                setUp,
-                request.bands(),
-                setUp.tensionsN(request.present()),
-                setUp.tensionsN(request.afterwards()));
+        StepList list = StepList.of(PlanKind.CHANGE, request);
         StringSteps strings = new StringSteps(list, request.schools());
-        request.broken().forEach(list::slackAtStart);
         list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
         list.add(
                 StepKind.TUNE_AND_STRAIGHTEN,

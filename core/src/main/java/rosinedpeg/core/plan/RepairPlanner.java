@@ -47,7 +47,7 @@ public final class RepairPlanner {
 
     private StepList list(PlanKind kind) {
         Map<Position, Double> tensionsN = setUp.tensionsN(strings);
-        return new StepList(kind, setUp, bands, tensionsN, tensionsN);
+        return new StepList(kind, setUp, bands, schools.stance(), tensionsN, tensionsN);
     }
 
     /**
@@ -64,12 +64,7 @@ public final class RepairPlanner {
         }
         Position position = request.replacements().keySet().iterator().next();
         SetUp setUp = request.setUp();
-        StepList list = new StepList(
-                PlanKind.EMERGENCY,
-                setUp,
-                request.bands(),
-                setUp.tensionsN(request.present()),
-                setUp.tensionsN(request.afterwards()));
+        StepList list = StepList.of(PlanKind.EMERGENCY, request);
         boolean broken = request.broken().contains(position);
         // On stage both ends go on as they come to hand: tail first keeps the string from springing about.
         Schools schools = request.schools()
@@ -79,9 +74,6 @@ public final class RepairPlanner {
                         request.schools().wall())
                 .with(request.schools().lowestWay(), Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
         StringSteps steps = new StringSteps(list, schools);
-        if (broken) {
-            list.slackAtStart(position);
-        }
         Set<Position> over = request.over(position);
         over.forEach(steps::setAside);
         steps.remove(position, broken);

@@ -26,6 +26,8 @@ public enum StepFigure {
     DRAG_LEAN_GRAPHITED,
     /** The same if its groove is dry. */
     DRAG_LEAN_DRY,
+    /** Gap between card and bridge to aim for, where it is not to stand square; below 0 leans backwards. */
+    GAP_TO_AIM_FOR,
     /** Share of the tension it would break at. */
     SHARE_OF_BREAKING,
     /** Share of the final tension to raise to. */

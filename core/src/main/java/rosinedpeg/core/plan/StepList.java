@@ -21,9 +21,13 @@ import rosinedpeg.core.strings.Position;
 /** The steps of a plan as they are written down, one after the other, with the tension of every string at each. */
 final class StepList {
 
+    /** How far backwards a hair is, as a share of the bridge's height. */
+    private static final double HAIR = 0.01;
+
     private final PlanKind kind;
     private final SetUp setUp;
     private final LoadBands bands;
+    private final Schools.Stance stance;
     private final Map<Position, Double> before;
     private final Map<Position, Double> after;
     private final InstrumentLoad load;
@@ -32,15 +36,36 @@ final class StepList {
     private final List<Step> steps = new ArrayList<>();
     private final List<Finding> refusals = new ArrayList<>();
 
-    StepList(PlanKind kind, SetUp setUp, LoadBands bands, Map<Position, Double> before, Map<Position, Double> after) {
+    StepList(
+            PlanKind kind,
+            SetUp setUp,
+            LoadBands bands,
+            Schools.Stance stance,
+            Map<Position, Double> before,
+            Map<Position, Double> after) {
         this.kind = kind;
         this.setUp = setUp;
         this.bands = bands;
+        this.stance = stance;
         this.before = before;
         this.after = after;
         this.load = new InstrumentLoad(setUp, before);
         this.atStart = new EnumMap<>(before);
         this.tensionsN = new EnumMap<>(before);
+    }
+
+    /** {@return an empty list for a change} */
+    static StepList of(PlanKind kind, ChangeRequest request) {
+        SetUp setUp = request.setUp();
+        StepList list = new StepList(
+                kind,
+                setUp,
+                request.bands(),
+                request.schools().stance(),
+                setUp.tensionsN(request.present()),
+                setUp.tensionsN(request.afterwards()));
+        request.broken().forEach(list::slackAtStart);
+        return list;
     }
 
     SetUp setUp() {
@@ -92,7 +117,13 @@ final class StepList {
         if (band == LoadBand.UNHELD && kind.recordedRepair()) {
             all.add(0, Caution.POST_UNHELD);
         }
-        Step step = new Step(steps.size(), stepKind, position, materials, all, figures, tensionsN, shares, band);
+        Map<StepFigure, Figure> known = new EnumMap<>(StepFigure.class);
+        known.putAll(figures);
+        if (stance == Schools.Stance.HAIR_BACKWARDS && stepKind.readings().contains(Reading.GAP)) {
+            double gapMm = -HAIR * setUp.value(Quantity.BRIDGE_HEIGHT);
+            known.put(StepFigure.GAP_TO_AIM_FOR, Figure.byDefault(gapMm, Unit.MILLIMETRE));
+        }
+        Step step = new Step(steps.size(), stepKind, position, materials, all, known, tensionsN, shares, band);
         steps.add(step);
         if (refusals.isEmpty() && !kind.recordedRepair()) {
             refuseIfLetGo(step);

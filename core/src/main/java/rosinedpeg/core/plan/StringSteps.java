@@ -284,19 +284,9 @@ final class StringSteps {
     }
 
     private Figure drag(StringSpec string, double stuckShare) {
-        double riseN = list.tensionAfterN(string.position());
         double allN =
                 setUp.positions().stream().mapToDouble(list::tensionAfterN).sum();
-        return Figure.byDefault(
-                Drag.lean(
-                                riseN,
-                                string.axialStiffnessN(),
-                                setUp.value(Quantity.AFTERLENGTH),
-                                stuckShare,
-                                riseN / allN,
-                                setUp.value(Quantity.BRIDGE_HEIGHT))
-                        .degrees(),
-                Unit.DEGREE);
+        return Figure.byDefault(Drag.ofRaising(setUp, string, stuckShare, allN).degrees(), Unit.DEGREE);
     }
 
     /** Some strings raised together to a share of their tension. */

@@ -41,6 +41,7 @@ import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 
 /** Leads a run. Every button is a form of its own, so that it works without scripts too. */
 @Controller
@@ -118,7 +119,7 @@ class BenchController {
         OptionalDouble cents = Entry.number(result, "cents", form.getCents(), BenchEvent.PITCH_READING);
         model.addAttribute("typedPosition", position);
         return cents.isEmpty()
-                ? show(id, form, model, isHtmx(request))
+                ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Pitch(position, cents.getAsDouble()), model, request);
     }
 
@@ -133,7 +134,7 @@ class BenchController {
         OptionalDouble gap = Entry.number(
                 result, "gap", form.getGap(), Lean.gapRangeMm(run.state().plan().setUp()));
         return gap.isEmpty()
-                ? show(id, form, model, isHtmx(request))
+                ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Gap(gap.getAsDouble()), model, request);
     }
 
@@ -146,13 +147,13 @@ class BenchController {
             HttpServletRequest request) {
         var text = Entry.text(result, "note", form.getNote(), LONGEST_NOTE);
         return text.isEmpty()
-                ? show(id, form, model, isHtmx(request))
+                ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Note(text.get()), model, request);
     }
 
     private String take(UUID id, BenchForm form, BenchEntry entry, Model model, HttpServletRequest request) {
         Taken taken = benches.record(id, press(form), form.getSeen(), entry);
-        if (!isHtmx(request)) {
+        if (!Htmx.asks(request)) {
             return "redirect:/bench/" + id + (taken == Taken.MOVED_ON ? "?moved" : "");
         }
         model.addAttribute("moved", taken == Taken.MOVED_ON);
@@ -166,10 +167,6 @@ class BenchController {
         } catch (IllegalArgumentException tampered) {
             return UUID.randomUUID();
         }
-    }
-
-    private static boolean isHtmx(HttpServletRequest request) {
-        return "true".equals(request.getHeader("HX-Request"));
     }
 
     private String show(UUID id, BenchForm form, Model model, boolean fragment) {

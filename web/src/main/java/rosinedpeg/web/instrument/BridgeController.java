@@ -14,13 +14,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
-import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.drawing.BridgeDrawing;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 
 /** Whether the bridge stands: from a card's gap to the thrust line, and how far each string drags it. */
 @Controller
@@ -63,7 +62,7 @@ class BridgeController {
                         Quantity.TOP_THICKNESS,
                         Quantity.FRONT_ANGLE,
                         Quantity.BACK_ANGLE));
-        return "true".equals(request.getHeader("HX-Request")) ? "instrument/bridge :: stance" : "instrument/bridge";
+        return Htmx.asks(request) ? "instrument/bridge :: stance" : "instrument/bridge";
     }
 
     private static List<StringDrag> drags(Instrument instrument) {
@@ -75,20 +74,10 @@ class BridgeController {
         instrument
                 .specs()
                 .forEach((position, string) -> drags.add(new StringDrag(
-                        position, drag(setUp, string, allN, Drag.DRY), drag(setUp, string, allN, Drag.GRAPHITED))));
+                        position,
+                        Drag.ofRaising(setUp, string, Drag.DRY, allN).degrees(),
+                        Drag.ofRaising(setUp, string, Drag.GRAPHITED, allN).degrees())));
         return drags;
-    }
-
-    private static double drag(SetUp setUp, StringSpec string, double allN, double stuckShare) {
-        double tensionN = setUp.tensionN(string);
-        return Drag.lean(
-                        tensionN,
-                        string.axialStiffnessN(),
-                        setUp.value(Quantity.AFTERLENGTH),
-                        stuckShare,
-                        tensionN / allN,
-                        setUp.value(Quantity.BRIDGE_HEIGHT))
-                .degrees();
     }
 
     /**
@@ -98,13 +87,7 @@ class BridgeController {
      * @param dryDeg with dry grooves
      * @param graphitedDeg with graphite in them
      */
-    public record StringDrag(Position position, double dryDeg, double graphitedDeg) {
-
-        /** {@return where both figures come from} */
-        public Origin origin() {
-            return Origin.DEFAULT;
-        }
-    }
+    public record StringDrag(Position position, double dryDeg, double graphitedDeg) {}
 
     /** What is typed. */
     static class BridgeForm {

@@ -30,6 +30,7 @@ import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.drawing.PegboxDrawing;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** Looks into the pegbox: how every string winds, and whether it keeps clear. */
@@ -46,7 +47,7 @@ class PegboxController {
     String look(
             @PathVariable UUID id, @ModelAttribute("form") PegboxForm form, Model model, HttpServletRequest request) {
         show(id, form, model);
-        return "true".equals(request.getHeader("HX-Request")) ? "instrument/pegbox :: inside" : "instrument/pegbox";
+        return Htmx.asks(request) ? "instrument/pegbox :: inside" : "instrument/pegbox";
     }
 
     @GetMapping("/instruments/{id}/pegbox.svg")

@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -46,6 +45,7 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.instrument.WearState;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** Plans a change and takes it to the bench. */
@@ -55,13 +55,15 @@ class PlanController {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final Benches benches;
+    private final Start start;
     private final Diary diary;
     private final Clock clock;
 
-    PlanController(Instruments instruments, StringKinds kinds, Benches benches, Diary diary, Clock clock) {
+    PlanController(Instruments instruments, StringKinds kinds, Benches benches, Start start, Diary diary, Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.benches = benches;
+        this.start = start;
         this.diary = diary;
         this.clock = clock;
     }
@@ -82,7 +84,7 @@ class PlanController {
             form.begin(instrument, due(instrument));
         }
         show(instrument, form, result, model);
-        return "true".equals(request.getHeader("HX-Request")) ? "plan/plan :: planned" : "plan/plan";
+        return Htmx.asks(request) ? "plan/plan :: planned" : "plan/plan";
     }
 
     @PostMapping("/instruments/{id}/plan")
@@ -100,12 +102,7 @@ class PlanController {
         form.getStrings()
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
-        UUID run;
-        try {
-            run = benches.start(id, plan.get(), replacements, form.getReason(), keepOld);
-        } catch (DataIntegrityViolationException pressedTwice) {
-            run = benches.openFor(id).orElseThrow(() -> pressedTwice);
-        }
+        UUID run = start.run(id, plan.get(), replacements, form.getReason(), keepOld);
         return "redirect:/bench/" + run;
     }
 
@@ -165,6 +162,7 @@ class PlanController {
         model.addAttribute("lowestWays", Way.values());
         model.addAttribute("spareTips", Schools.SpareTip.values());
         model.addAttribute("feltChoices", Schools.Felts.values());
+        model.addAttribute("stances", Schools.Stance.values());
         model.addAttribute("oldStringChoices", Schools.OldStrings.values());
 
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));

@@ -32,6 +32,7 @@ class PlanForm {
     private Way lowestWay = Schools.USUAL.lowestWay();
     private Schools.SpareTip spareTip = Schools.USUAL.spareTip();
     private Schools.Felts felts = Schools.USUAL.felts();
+    private Schools.Stance stance = Schools.USUAL.stance();
     private Schools.OldStrings oldStrings = Schools.USUAL.oldStrings();
 
     Schools schools() {
@@ -40,6 +41,7 @@ class PlanForm {
                 .with(firstEnd, lock, wall)
                 .with(treatment)
                 .with(lowestWay, spareTip, felts)
+                .with(stance, Schools.USUAL.raising())
                 .with(oldStrings);
     }
 
@@ -178,5 +180,13 @@ class PlanForm {
 
     public void setFelts(Schools.Felts felts) {
         this.felts = felts;
+    }
+
+    public Schools.Stance getStance() {
+        return stance;
+    }
+
+    public void setStance(Schools.Stance stance) {
+        this.stance = stance;
     }
 }

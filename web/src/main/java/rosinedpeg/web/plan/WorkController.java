@@ -8,7 +8,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -33,6 +32,7 @@ import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** Plans work that is not a plain change, and takes it to the bench. */
@@ -42,11 +42,13 @@ class WorkController {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final Benches benches;
+    private final Start start;
 
-    WorkController(Instruments instruments, StringKinds kinds, Benches benches) {
+    WorkController(Instruments instruments, StringKinds kinds, Benches benches, Start start) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.benches = benches;
+        this.start = start;
     }
 
     @GetMapping("/instruments/{id}/work")
@@ -61,7 +63,7 @@ class WorkController {
             return "redirect:/bench/" + open.get();
         }
         show(plannable(id), form, result, model);
-        return "true".equals(request.getHeader("HX-Request")) ? "plan/work :: work" : "plan/work";
+        return Htmx.asks(request) ? "plan/work :: work" : "plan/work";
     }
 
     @PostMapping("/instruments/{id}/work")
@@ -74,12 +76,7 @@ class WorkController {
         if (form.getKind() == PlanKind.EMERGENCY) {
             replacements.put(form.getString(), form.getNewKind());
         }
-        UUID run;
-        try {
-            run = benches.start(id, plan.get(), replacements, reason(form), false);
-        } catch (DataIntegrityViolationException pressedTwice) {
-            run = benches.openFor(id).orElseThrow(() -> pressedTwice);
-        }
+        UUID run = start.run(id, plan.get(), replacements, reason(form), false);
         return "redirect:/bench/" + run;
     }
 
