@@ -34,6 +34,7 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Behaviour;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.StringCore;
@@ -75,6 +76,7 @@ class WordsTest {
         add(wanted, "peg.", PegCondition.values(), "");
         add(wanted, "quantity.", Quantity.values(), "");
         add(wanted, "family.", Family.values(), "");
+        add(wanted, "pegKind.", PegKind.values(), "");
         add(wanted, "tailEnd.", TailEnd.values(), "");
         add(wanted, "core.", StringCore.values(), "");
         add(wanted, "end.", StringEnd.values(), "");

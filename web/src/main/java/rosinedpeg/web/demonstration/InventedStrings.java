@@ -10,9 +10,13 @@ import static rosinedpeg.core.strings.Winding.SILVER;
 import static rosinedpeg.core.strings.Winding.STEEL;
 import static rosinedpeg.core.strings.Winding.TUNGSTEN;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -35,6 +39,8 @@ class InventedStrings {
     private static final double TURNS = 3.3;
     private static final double TURNS_ON_BASS = 2.3;
 
+    static final Pitch LOW_C = Pitch.of("C3");
+
     private final StringKinds kinds;
 
     InventedStrings(StringKinds kinds) {
@@ -51,6 +57,15 @@ class InventedStrings {
                 spec(full, 2, SYNTHETIC, ALUMINIUM, StringEnd.BALL, 54, 0.68, 1400),
                 spec(full, 3, SYNTHETIC, ALUMINIUM, StringEnd.BALL, 43, 0.80, 1400),
                 spec(full, 4, SYNTHETIC, SILVER, StringEnd.BALL, 44, 0.80, 1500));
+    }
+
+    /** The fifth string of a violin. */
+    StringKind lowC(String line) {
+        List<Pitch> pitches = new ArrayList<>(Family.VIOLIN.openStrings());
+        pitches.add(LOW_C);
+        SetUp five = new SetUp(Size.of(Family.VIOLIN, "4/4"), false, ReferenceA.STANDARD, pitches, Map.of(), Map.of());
+        return kinds.add(
+                TIDEWICK, line, Family.VIOLIN, spec(five, 5, SYNTHETIC, SILVER, StringEnd.BALL, 42, 1.05, 1700));
     }
 
     Map<Position, StringKind> violinGut(String line) {

@@ -4,6 +4,7 @@ import static rosinedpeg.core.strings.Position.I;
 import static rosinedpeg.core.strings.Position.II;
 import static rosinedpeg.core.strings.Position.III;
 import static rosinedpeg.core.strings.Position.IV;
+import static rosinedpeg.core.strings.Position.V;
 
 import java.time.Clock;
 import java.time.Duration;
@@ -21,6 +22,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProp
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -29,6 +31,7 @@ import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
@@ -141,6 +144,10 @@ class LanternQuay implements ApplicationRunner {
         UUID pit3 = add("Pit 3 violin", Family.VIOLIN, "4/4", 10, Demand.CONCERT, TailEnd.FORK_TUNER);
         fit(pit3, ember, Map.of(I, 20, II, 34, III, 34, IV, 34));
 
+        UUID pit4 = fiveStrings();
+        fit(pit4, sluice, Map.of(I, 30, II, 45, III, 45, IV, 45));
+        instruments.fit(pit4, V, strings.lowC("Sluice").id(), daysAgo(45), 0, Set.of(), false);
+
         UUID pit5 = add("Pit 5 viola", Family.VIOLA, "16½", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         fit(pit5, reed, Map.of(I, 60, II, 140, III, 70, IV, 70));
         halfDone(pit5, reed.get(II));
@@ -188,9 +195,26 @@ class LanternQuay implements ApplicationRunner {
                 Size.of(family, size),
                 false,
                 new ReferenceA(demand == Demand.LOAN ? 440 : 442),
+                family.openStrings(),
                 List.of(firstTuner, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                family.usualPegs(),
                 hoursPerWeek,
                 demand));
+    }
+
+    private UUID fiveStrings() {
+        List<Pitch> openStrings = new ArrayList<>(Family.VIOLIN.openStrings());
+        openStrings.add(InventedStrings.LOW_C);
+        return instruments.add(new NewInstrument(
+                "Pit 4 violin, five strings",
+                Size.of(Family.VIOLIN, "4/4"),
+                true,
+                new ReferenceA(442),
+                openStrings,
+                List.of(TailEnd.FORK_TUNER, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                PegKind.TAPERED_WOOD,
+                8,
+                Demand.CONCERT));
     }
 
     private void measure(UUID instrument, Map<Quantity, Double> values) {

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -25,8 +26,10 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
@@ -45,6 +48,9 @@ class InstrumentController {
 
     private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
     private static final int LONGEST_NOTE = 500;
+    /** How far a scordatura may go from the usual pitch of a string. */
+    private static final int MOST_SEMITONES_OFF = 7;
+
     private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
     private static final Range HOURS_BEFORE = new Range(0, 5000, Unit.HOUR);
 
@@ -183,6 +189,7 @@ class InstrumentController {
         } catch (IllegalArgumentException noSuchSize) {
             result.rejectValue("size", "instrument.size.missing");
         }
+        List<Pitch> openStrings = tuning(result, form.getTuning(), chosen);
         if (name.isPresent() && instruments.nameTaken(name.get())) {
             result.rejectValue("name", "instrument.name.taken");
         }
@@ -194,11 +201,49 @@ class InstrumentController {
                 chosen,
                 form.isLeftHanded(),
                 new ReferenceA(referenceA.orElseThrow()),
-                List.of(form.getFirstTuner(), TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                openStrings,
+                tailEnds(form.getFirstTuner(), openStrings.size()),
+                form.getPegs() == null ? chosen.family().usualPegs() : form.getPegs(),
                 hours.orElseThrow(),
                 form.getDemand()));
         redirect.addFlashAttribute("notice", "instrument.added");
         return "redirect:/instruments/" + id;
+    }
+
+    /** {@return the pitches that were typed, from I down; the family's own when nothing was} */
+    private static List<Pitch> tuning(BindingResult result, String typed, Size size) {
+        if (size == null || typed.isBlank()) {
+            return size == null ? List.of() : size.family().openStrings();
+        }
+        List<Pitch> pitches = new ArrayList<>();
+        try {
+            for (String spelling : typed.strip().split("[\\s,]+")) {
+                pitches.add(Pitch.of(spelling));
+            }
+        } catch (IllegalArgumentException notAPitch) {
+            result.rejectValue("tuning", "instrument.tuning.spelling");
+            return List.of();
+        }
+        boolean falls = true;
+        for (int i = 1; i < pitches.size(); i++) {
+            falls &= pitches.get(i).compareTo(pitches.get(i - 1)) < 0;
+        }
+        if (pitches.size() < 4 || pitches.size() > 5 || !falls) {
+            result.rejectValue("tuning", "instrument.tuning.order");
+        }
+        for (int i = 0; i < Math.min(4, pitches.size()); i++) {
+            int usual = size.family().openStrings().get(i).midi();
+            if (!result.hasFieldErrors("tuning") && Math.abs(pitches.get(i).midi() - usual) > MOST_SEMITONES_OFF) {
+                result.rejectValue("tuning", "instrument.tuning.far", new Object[] {Position.ofNumber(i + 1)}, null);
+            }
+        }
+        return pitches;
+    }
+
+    private static List<TailEnd> tailEnds(TailEnd first, int strings) {
+        List<TailEnd> tailEnds = new ArrayList<>(Collections.nCopies(strings, TailEnd.SLOT));
+        tailEnds.set(0, first);
+        return tailEnds;
     }
 
     private String showNew(Model model) {
@@ -207,6 +252,7 @@ class InstrumentController {
             sizes.addAll(Size.of(family));
         }
         model.addAttribute("sizes", sizes);
+        model.addAttribute("pegKinds", PegKind.values());
         model.addAttribute("demands", Demand.values());
         model.addAttribute("tailEnds", TailEnd.values());
         return "instrument/new";
@@ -376,6 +422,8 @@ class InstrumentController {
         private String size = "VIOLIN 4/4";
         private boolean leftHanded;
         private String referenceA = "440";
+        private String tuning = "";
+        private PegKind pegs;
         private TailEnd firstTuner = TailEnd.FORK_TUNER;
         private String hoursPerWeek = "5";
         private Demand demand = Demand.STUDY;
@@ -410,6 +458,22 @@ class InstrumentController {
 
         public void setReferenceA(String referenceA) {
             this.referenceA = referenceA;
+        }
+
+        public String getTuning() {
+            return tuning;
+        }
+
+        public void setTuning(String tuning) {
+            this.tuning = tuning;
+        }
+
+        public PegKind getPegs() {
+            return pegs;
+        }
+
+        public void setPegs(PegKind pegs) {
+            this.pegs = pegs;
         }
 
         public TailEnd getFirstTuner() {

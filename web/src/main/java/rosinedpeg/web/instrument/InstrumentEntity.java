@@ -18,6 +18,7 @@ import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
@@ -48,6 +49,10 @@ class InstrumentEntity {
 
     private List<Integer> openStrings;
     private List<String> tailEnds;
+
+    @Enumerated(EnumType.STRING)
+    private PegKind pegKind;
+
     private double hoursPerWeek;
 
     @Enumerated(EnumType.STRING)
@@ -68,9 +73,10 @@ class InstrumentEntity {
         this.leftHanded = wanted.leftHanded();
         this.referenceAHz = wanted.referenceA().hertz();
         this.openStrings =
-                new ArrayList<>(family.openStrings().stream().map(Pitch::midi).toList());
+                new ArrayList<>(wanted.openStrings().stream().map(Pitch::midi).toList());
         this.tailEnds =
                 new ArrayList<>(wanted.tailEnds().stream().map(Enum::name).toList());
+        this.pegKind = wanted.pegKind();
         this.hoursPerWeek = wanted.hoursPerWeek();
         this.demand = wanted.demand();
         this.createdAt = createdAt;
@@ -107,6 +113,8 @@ class InstrumentEntity {
                 new ReferenceA(referenceAHz),
                 openStrings.stream().map(Pitch::new).toList(),
                 measured,
-                hung);
+                hung,
+                Map.of(),
+                pegKind);
     }
 }

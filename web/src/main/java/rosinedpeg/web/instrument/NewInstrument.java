@@ -1,7 +1,9 @@
 package rosinedpeg.web.instrument;
 
 import java.util.List;
+import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.wear.Demand;
@@ -13,7 +15,9 @@ import rosinedpeg.core.wear.Demand;
  * @param size family and size
  * @param leftHanded whether its set-up is mirrored
  * @param referenceA what it is tuned to
+ * @param openStrings the pitches of its strings, I first, four or five
  * @param tailEnds what each string is hung on, I first
+ * @param pegKind what its strings are wound on
  * @param hoursPerWeek how much it is played, 0 to 168 h a week
  * @param demand how fresh its strings are wanted
  */
@@ -22,6 +26,8 @@ public record NewInstrument(
         Size size,
         boolean leftHanded,
         ReferenceA referenceA,
+        List<Pitch> openStrings,
         List<TailEnd> tailEnds,
+        PegKind pegKind,
         double hoursPerWeek,
         Demand demand) {}
