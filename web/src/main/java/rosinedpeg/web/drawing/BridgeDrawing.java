@@ -10,7 +10,7 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 
 /**
- * A bridge from the treble side in millimetres, the tailpiece on the left: x counts from the foot's tailpiece-side edge as
+ * A bridge from the side (the treble side, or the bass side of a left-handed instrument) in millimetres, the tailpiece on the left: x counts from the foot's tailpiece-side edge as
  * in {@link Thrust}, y downwards from the top plate.
  *
  * @param viewBox what is seen

@@ -23,7 +23,7 @@ import rosinedpeg.core.winding.WindingPlan;
  * coordinate is the core's own: from above x and −y, from the side y and −z. A left-handed instrument is mirrored.
  *
  * @param above seen from above
- * @param side seen from the bass side
+ * @param side seen from the treble side, from the bass side of a left-handed one
  */
 public record PegboxDrawing(View above, View side) {
 
