@@ -1,6 +1,7 @@
 package rosinedpeg.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static rosinedpeg.core.strings.Position.I;
 import static rosinedpeg.core.strings.Position.II;
@@ -306,6 +307,25 @@ class PegboxTest {
                     .isNotEqualTo(one.winding(position).clockwise());
             assertThat(other.clearances(position)).isEqualTo(one.clearances(position));
         }
+    }
+
+    @Test
+    void aFifthStringOnFourPegsIsNamed() {
+        StringSpec fifth = Examples.string(
+                new SetUp(
+                        VIOLIN.size(),
+                        false,
+                        VIOLIN.referenceA(),
+                        List.of(Pitch.of("E5"), Pitch.of("A4"), Pitch.of("D4"), Pitch.of("G3"), Pitch.of("C3")),
+                        Map.of(),
+                        Map.of()),
+                V);
+        assertThatThrownBy(() -> WindingPlan.of(VIOLIN, fifth, WindingChoice.USUAL))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessageContaining("it must be one of");
+        assertThatThrownBy(() -> new Pegbox(VIOLIN).knobSide(V)).hasMessageContaining("position is V");
+        assertThatThrownBy(() -> VIOLIN.openString(V)).hasMessageContaining("position is V");
+        assertThatThrownBy(() -> VIOLIN.value(Quantity.GEAR_RATIO)).hasMessageContaining("quantity is GEAR_RATIO");
     }
 
     @Test

@@ -41,7 +41,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return −1 when the knob of that string's peg is on the bass side, 1 on the treble side} */
     public int knobSide(Position position) {
-        return setUp.pegSides().get(position).sign();
+        return setUp.pegSide(position).sign();
     }
 
     /** {@return x of the hole in the shaft of a string} */

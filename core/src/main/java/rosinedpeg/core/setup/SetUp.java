@@ -117,9 +117,19 @@ public record SetUp(
         return quantity.rangeFor(size, openStrings.size(), pegKind);
     }
 
-    /** {@return the bare number of a quantity, in its unit} */
+    /**
+     * The bare number of a quantity.
+     *
+     * @param quantity one that such an instrument has
+     * @return the number, in the quantity's unit
+     * @throws IllegalArgumentException when it has no such quantity, as a fifth peg with four strings
+     */
     public double value(Quantity quantity) {
-        return figures.get(quantity).value();
+        Figure figure = figures.get(quantity);
+        if (figure == null) {
+            throw new IllegalArgumentException("quantity is " + quantity + "; it must be one of " + figures.keySet());
+        }
+        return figure.value();
     }
 
     /** {@return {@code MEASURED} when all of the quantities were measured, {@code DEFAULT} otherwise} */
@@ -132,9 +142,34 @@ public record SetUp(
         return Origin.MEASURED;
     }
 
-    /** {@return the open pitch of a string} */
+    /**
+     * The open pitch of a string.
+     *
+     * @param position one of the instrument's strings
+     * @return its pitch
+     * @throws IllegalArgumentException when the instrument has no such string
+     */
     public Pitch openString(Position position) {
+        requireString(position);
         return openStrings.get(position.ordinal());
+    }
+
+    /**
+     * The side of the pegbox that the knob of a string's peg is on.
+     *
+     * @param position one of the instrument's strings
+     * @return the side
+     * @throws IllegalArgumentException when the instrument has no such string
+     */
+    public Side pegSide(Position position) {
+        requireString(position);
+        return pegSides.get(position);
+    }
+
+    private void requireString(Position position) {
+        if (position.ordinal() >= openStrings.size()) {
+            throw new IllegalArgumentException("position is " + position + "; it must be one of " + positions());
+        }
     }
 
     /**
