@@ -67,11 +67,17 @@ class TradeRulesTest {
     }
 
     @Property
-    void thrustMarginFallsAsTheBridgeLeansFurtherForward(
-            @ForAll @DoubleRange(min = 0.5, max = 12) double lean,
+    void thrustMarginFallsAsTheLeanLeavesItsBest(
+            @ForAll boolean forwards,
+            @ForAll @DoubleRange(min = 0, max = 8) double away,
             @ForAll @DoubleRange(min = 0.1, max = 3) double more) {
-        Thrust less = Thrust.of(Examples.VIOLIN, new Lean(lean));
-        Thrust further = Thrust.of(Examples.VIOLIN, new Lean(lean + more));
+        // Best is where the push meets the middle of the foot: b/2 = t/2 + h·tan(lean) + h·tan((φb − φf)/2).
+        double best = Math.toDegrees(Math.atan((4.5 / 2 - 1.3 / 2) / 33 - Math.tan(Math.toRadians((13.5 - 8.5) / 2))));
+        double sign = forwards ? 1 : -1;
+        Thrust atBest = Thrust.of(Examples.VIOLIN, new Lean(best));
+        Thrust less = Thrust.of(Examples.VIOLIN, new Lean(best + sign * away));
+        Thrust further = Thrust.of(Examples.VIOLIN, new Lean(best + sign * (away + more)));
+        assertThat(atBest.margin()).isCloseTo(1, within(1e-9));
         assertThat(further.margin()).isLessThan(less.margin());
     }
 
