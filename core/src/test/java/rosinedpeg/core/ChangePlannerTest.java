@@ -341,7 +341,7 @@ class ChangePlannerTest {
                 : ChangePlanner.compare(
                         ChangeRequest.usual(setUp, set, replacements).covered(covering));
         plans.forEach((schools, plan) -> {
-            ChangePlan best = plans.get(schools.with(schools.off(), Schools.Begin.BEST_HELD));
+            ChangePlan best = plans.get(schools.with(schools.order().off(), Schools.Begin.BEST_HELD));
             assertThat(plan.order()).containsExactlyInAnyOrderElementsOf(replacements.keySet());
             assertThat(plan.steps().get(plan.steps().size() - 1).tensionsAfterN())
                     .isEqualTo(plan.tensionsAfterN());

@@ -129,6 +129,6 @@ public final class Examples {
     };
 
     public static Schools together() {
-        return Schools.USUAL.with(Schools.Off.TOGETHER, Schools.USUAL.begin());
+        return Schools.USUAL.with(Schools.Off.TOGETHER, Schools.USUAL.order().begin());
     }
 }

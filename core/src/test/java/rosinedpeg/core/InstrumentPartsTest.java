@@ -52,9 +52,10 @@ import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.tailpiece.TailpieceMass;
 import rosinedpeg.core.wear.Demand;
-import rosinedpeg.core.wear.DueStrings;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.winding.Lock;
 
 /** Bridge curve, tailpiece, rounds, pegs and grooves. */
@@ -258,16 +259,14 @@ class InstrumentPartsTest {
                 .hasMessageContaining("shaftDiameterMm is 40.0");
     }
 
-    @Test
-    void unknownAgeCountsAsDue() {
-        Life life = new Life(300, 30);
-        assertThat(DueStrings.of(
-                        Map.of(
-                                Position.I, Optional.empty(),
-                                Position.II, Optional.of(new Wear(240, 0, 0, life)),
-                                Position.III, Optional.of(new Wear(230, 0, 0, life))),
-                        Demand.CONCERT))
-                .containsExactlyInAnyOrder(Position.I, Position.II);
+    @ParameterizedTest
+    @CsvSource({"150, GOOD", "215, SOON", "230, SOON", "240, DUE", "-1, AGE_UNKNOWN"})
+    void unknownAgeCountsAsDue(double hours, WearState state) {
+        Optional<Wear> wear = hours < 0 ? Optional.empty() : Optional.of(new Wear(hours, 0, 0, new Life(300, 30)));
+        assertThat(WearState.of(wear, Set.of(), Demand.CONCERT, 10)).isEqualTo(state);
+        assertThat(state.isDue()).isEqualTo(hours < 0 || hours >= 240);
+        assertThat(WearState.of(wear, Set.of(WearSign.WINDING_OPEN), Demand.CONCERT, 10))
+                .isEqualTo(WearState.CHANGE_NOW);
     }
 
     /** The sample set's I comes nearest to breaking, as players know. */
@@ -279,7 +278,7 @@ class InstrumentPartsTest {
                         position -> set.get(position).centsToBreaking(Examples.VIOLIN.tensionN(set.get(position)))))
                 .orElseThrow();
         assertThat(nearest).isEqualTo(Position.I);
-        assertThatThrownBy(() -> set.get(Position.I).centsToBreaking(0)).hasMessageContaining("presentTensionN is 0.0");
+        assertThatThrownBy(() -> set.get(Position.I).centsToBreaking(0)).hasMessageContaining("tensions are 0.0");
     }
 
     @Test

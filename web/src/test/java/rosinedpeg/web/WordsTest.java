@@ -41,12 +41,12 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.bench.Reason;
-import rosinedpeg.web.instrument.WearState;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 

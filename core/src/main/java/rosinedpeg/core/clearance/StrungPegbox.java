@@ -147,10 +147,10 @@ public final class StrungPegbox {
             double otherHalf = strings.get(other).diameterMm() / 2;
             found.add(nearest(position, Obstacle.STRING, other, half + otherHalf, p -> toSegment(p, line)));
         }
-        found.add(toWall(position, Side.BASS));
-        found.add(toWall(position, Side.TREBLE));
+        for (Side side : Side.values()) {
+            toWall(position, side).ifPresent(found::add);
+        }
         found.add(toFloor(position));
-        found.removeIf(clearance -> clearance == null);
         found.sort(Comparator.comparingDouble(Clearance::mm));
         return Collections.unmodifiableList(found);
     }
@@ -229,15 +229,15 @@ public final class StrungPegbox {
     }
 
     /** Only where the string is below the wall's edge; the distance to a plane is least at one end of that piece. */
-    private Clearance toWall(Position position, Side side) {
+    private Optional<Clearance> toWall(Position position, Side side) {
         WindingPlan.Line line = lines.get(position);
         double enters = pegbox.wallTopZMm(position) / line.to().getZ();
         if (enters > 1) {
-            return null;
+            return Optional.empty();
         }
         Clearance entering = toWall(position, side, at(line, enters));
         Clearance leaving = toWall(position, side, line.to());
-        return entering.mm() < leaving.mm() ? entering : leaving;
+        return Optional.of(entering.mm() < leaving.mm() ? entering : leaving);
     }
 
     private Clearance toWall(Position position, Side side, Vector3D point) {

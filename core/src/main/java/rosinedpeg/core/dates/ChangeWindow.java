@@ -29,8 +29,6 @@ public record ChangeWindow(Instant earliest, Instant latest) {
     /** The share of its life up to which a string is as good as new. */
     public static final double FRESH_SHARE = 0.2;
 
-    private static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
-
     /**
      * The window for one string.
      *
@@ -46,7 +44,7 @@ public record ChangeWindow(Instant earliest, Instant latest) {
         Instant latest = performance.minus(
                 hours(SettlingFit.of(core, List.of()).steadyAtHours(steadiness).high()));
         double freshMonths = new Wear(0, 0, 0, life).monthsLeft(FRESH_SHARE, hoursPerWeek);
-        Instant earliest = performance.minus(hours(freshMonths * HOURS_PER_MONTH));
+        Instant earliest = performance.minus(hours(freshMonths * Wear.HOURS_PER_MONTH));
         return new ChangeWindow(earliest.isAfter(latest) ? latest : earliest, latest);
     }
 

@@ -21,6 +21,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Turns;
+import rosinedpeg.core.winding.WindingPlan;
 
 /**
  * Judges a new string against the instrument it is meant for: its end, its silk, its length, its pull.
@@ -102,12 +103,14 @@ public final class FitCheck {
                     millimetres(string.topSilkStartMm(), Origin.MEASURED),
                     millimetres(nutMm, scaleOrigin)));
         }
-        Figure turns = Figure.workedOut(Turns.of(setUp, string).count(), Unit.TURN, scaleOrigin);
+        Turns wound = Turns.of(setUp, string);
+        Figure turns = Figure.workedOut(wound.count(), Unit.TURN, scaleOrigin);
         double most = Turns.most(setUp.family());
-        if (turns.value() < Turns.FEWEST) {
+        WindingPlan.Outcome outcome = wound.outcome(setUp.family());
+        if (outcome == WindingPlan.Outcome.TOO_SHORT) {
             found.add(Finding.on(
                     position, FindingKind.TOO_FEW_TURNS, STOPS, turns, Figure.byDefault(Turns.FEWEST, Unit.TURN)));
-        } else if (turns.value() > most) {
+        } else if (outcome == WindingPlan.Outcome.TOO_LONG) {
             found.add(
                     Finding.on(position, FindingKind.TOO_MANY_TURNS, WATCH, turns, Figure.byDefault(most, Unit.TURN)));
         }

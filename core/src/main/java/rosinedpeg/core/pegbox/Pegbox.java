@@ -29,9 +29,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return from the middle to either wall, at a distance from the nut, in mm} */
     public double halfWidthMm(double fromNutMm) {
-        double atNut = setUp.value(Quantity.PEGBOX_WIDTH_AT_NUT);
-        double atEnd = setUp.value(Quantity.PEGBOX_WIDTH_AT_END);
-        return (atNut + (atEnd - atNut) * fromNutMm / setUp.value(Quantity.PEGBOX_LENGTH)) / 2;
+        return setUp.pegboxHalfWidthMm(fromNutMm);
     }
 
     /** {@return how far the shaft of a string lies from the nut, in mm} */

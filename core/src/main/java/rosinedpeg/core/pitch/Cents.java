@@ -50,7 +50,22 @@ public record Cents(double value) {
      */
     public static Cents ofTensionFraction(double tensionFraction) {
         FRACTION.require("tensionFraction", tensionFraction);
-        return new Cents(600 * Math.log(tensionFraction) / LOG_2);
+        return betweenTensions(1, tensionFraction);
+    }
+
+    /**
+     * How far the pitch of one string rises from one tension to another: {@code 600·log2(to/from)} cents.
+     *
+     * @param fromN the tension it has, above 0 N
+     * @param toN the tension it comes to, above 0 N
+     * @return the interval, negative for a fall
+     * @throws IllegalArgumentException when a tension is not above 0
+     */
+    public static Cents betweenTensions(double fromN, double toN) {
+        if (!(fromN > 0) || !(toN > 0)) {
+            throw new IllegalArgumentException("tensions are " + fromN + " and " + toN + " N; both must be above 0");
+        }
+        return new Cents(600 * Math.log(toN / fromN) / LOG_2);
     }
 
     /** {@return the share of its final tension that a string has when it sounds this far from its final pitch} */

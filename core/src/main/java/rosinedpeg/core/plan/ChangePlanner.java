@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -33,23 +32,14 @@ public final class ChangePlanner {
      * @return the plan; a refused one still shows its steps, so that one can see where it fails
      */
     public static ChangePlan plan(ChangeRequest request) {
-        SetUp setUp = request.setUp();
         StepList list = StepList.of(PlanKind.CHANGE, request);
         StringSteps strings = new StringSteps(list, request.schools());
-        list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
-        list.add(
-                StepKind.TUNE_AND_STRAIGHTEN,
-                null,
-                List.of(Material.TUNER, Material.RIGHT_ANGLE_CARD),
-                List.of(Caution.BRIDGE));
-        list.add(StepKind.LAY_OUT_KIT, null, Material.NEW_STRING, Material.EYE_PROTECTION);
-        list.rest();
-        list.add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
+        list.open(Material.NEW_STRING, Material.EYE_PROTECTION);
         List<Position> order = new ArrayList<>();
         for (Position position : request.broken()) {
             strings.takeOff(position, true, request.peg(position));
         }
-        for (OrderSearch.Move move : moves(request, list)) {
+        for (OrderSearch.Move move : new OrderSearch(request, list.load(), list.before(), list.after()).search()) {
             Position position = move.position();
             switch (move.kind()) {
                 case SET_ASIDE -> strings.setAside(position);
@@ -58,7 +48,7 @@ public final class ChangePlanner {
                             position,
                             order.contains(position)
                                     ? list.tensionAfterN(position)
-                                    : setUp.tensionN(request.present().get(position)));
+                                    : list.before().get(position));
                 case OFF -> strings.takeOff(position, false, request.peg(position));
                 case ON -> {
                     order.add(position);
@@ -72,13 +62,6 @@ public final class ChangePlanner {
         }
         list.finish();
         return list.plan(order, List.of());
-    }
-
-    private static List<OrderSearch.Move> moves(ChangeRequest request, StepList list) {
-        SetUp setUp = request.setUp();
-        return new OrderSearch(
-                        request, list.load(), setUp.tensionsN(request.present()), setUp.tensionsN(request.afterwards()))
-                .search();
     }
 
     /**

@@ -69,9 +69,9 @@ public record ChangeRequest(
                         + "; they must be other strings of the instrument");
             }
         });
-        if (schools.lock().forBassOnly() && setUp.family() != Family.BASS) {
-            throw new IllegalArgumentException(
-                    "lock is " + schools.lock() + " and family " + setUp.family() + "; that lock must be on a BASS");
+        if (schools.atPeg().lock().forBassOnly() && setUp.family() != Family.BASS) {
+            throw new IllegalArgumentException("lock is " + schools.atPeg().lock() + " and family " + setUp.family()
+                    + "; that lock must be on a BASS");
         }
     }
 
@@ -110,8 +110,7 @@ public record ChangeRequest(
     }
 
     static WindingChoice winding(SetUp setUp, Schools schools, Position position) {
-        boolean lowest = position.number() == setUp.positions().size();
-        return schools.winding(lowest && setUp.family() == Family.BASS);
+        return schools.winding(setUp.isLowest(position) && setUp.family() == Family.BASS);
     }
 
     private static Map<Position, Set<Position>> copy(Map<Position, Set<Position>> covering) {

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.PriorityQueue;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -64,7 +65,8 @@ final class OrderSearch {
 
     OrderSearch(ChangeRequest request, InstrumentLoad load, Map<Position, Double> before, Map<Position, Double> after) {
         this.request = request;
-        this.positions = request.setUp().positions();
+        SetUp setUp = request.setUp();
+        this.positions = setUp.positions();
         this.wanted = order(request).stream().mapToInt(positions::indexOf).toArray();
         this.all = bits(request.replacements().keySet());
         this.over = new int[positions.size()];
@@ -72,15 +74,15 @@ final class OrderSearch {
         this.outer = new boolean[positions.size()];
         for (int i = 0; i < positions.size(); i++) {
             Position position = positions.get(i);
-            int side = side(request, position);
+            int half = setUp.half(position);
             over[i] = bits(request.over(position));
-            outer[i] = outer(request, position);
+            outer[i] = setUp.isOuter(position);
             pair[i] = bits(positions.stream()
-                    .filter(other -> other != position && side != 0 && side == side(request, other))
+                    .filter(other -> other != position && half != 0 && half == setUp.half(other))
                     .toList());
         }
-        this.off = request.schools().off();
-        this.anyOrder = request.schools().begin() == Schools.Begin.BEST_HELD;
+        this.off = request.schools().order().off();
+        this.anyOrder = request.schools().order().begin() == Schools.Begin.BEST_HELD;
         this.power = new int[positions.size() + 1];
         power[0] = 1;
         for (int i = 1; i < power.length; i++) {
@@ -115,28 +117,17 @@ final class OrderSearch {
 
     /** {@return the chosen strings in the order a school takes them; for best held the order to prefer where it makes no difference} */
     static List<Position> order(ChangeRequest request) {
-        Comparator<Position> comparator = switch (request.schools().begin()) {
+        SetUp setUp = request.setUp();
+        Comparator<Position> comparator = switch (request.schools().order().begin()) {
             case TOP_DOWN -> Comparator.naturalOrder();
             case BOTTOM_UP -> Comparator.reverseOrder();
             case BASS_SIDE_FIRST ->
-                Comparator.comparing((Position position) -> -side(request, position))
-                        .thenComparing(position -> outer(request, position));
+                Comparator.comparing((Position position) -> -setUp.half(position))
+                        .thenComparing(setUp::isOuter);
             case INNER_FIRST, BEST_HELD ->
-                Comparator.comparing((Position position) -> outer(request, position))
-                        .thenComparing(Comparator.naturalOrder());
+                Comparator.comparing(setUp::isOuter).thenComparing(Comparator.naturalOrder());
         };
         return request.replacements().keySet().stream().sorted(comparator).toList();
-    }
-
-    private static boolean outer(ChangeRequest request, Position position) {
-        return position == Position.I
-                || position.number() == request.setUp().positions().size();
-    }
-
-    /** {@return 1 for the low strings, −1 for the high ones, 0 for the middle one of five} */
-    private static int side(ChangeRequest request, Position position) {
-        return Integer.signum(
-                2 * position.number() - 1 - request.setUp().positions().size());
     }
 
     /** {@return the moves, from the present state to every chosen string new and none set aside; never none} */
@@ -182,11 +173,11 @@ final class OrderSearch {
             if (isGoal(node)) {
                 return entry[0];
             }
-            for (Step step : steps(node)) {
-                double width = Math.min(entry[0], weight(step.to()));
-                if (width > best[step.to()]) {
-                    best[step.to()] = width;
-                    queue.add(new double[] {width, step.to()});
+            for (Edge edge : edges(node)) {
+                double width = Math.min(entry[0], weight(edge.to()));
+                if (width > best[edge.to()]) {
+                    best[edge.to()] = width;
+                    queue.add(new double[] {width, edge.to()});
                 }
             }
         }
@@ -197,7 +188,7 @@ final class OrderSearch {
     private List<Move> shortestPath(double floor) {
         int[] cost = new int[weights.length];
         Arrays.fill(cost, Integer.MAX_VALUE);
-        Step[] arrivedBy = new Step[weights.length];
+        Edge[] arrivedBy = new Edge[weights.length];
         PriorityQueue<int[]> queue = new PriorityQueue<>(
                 Comparator.comparingInt((int[] entry) -> entry[0]).thenComparingInt(entry -> entry[2]));
         int inserted = 0;
@@ -212,22 +203,22 @@ final class OrderSearch {
             if (isGoal(node)) {
                 return moves(arrivedBy, node);
             }
-            for (Step step : steps(node)) {
-                int next = entry[0] + (step.move().kind() == Kind.SET_ASIDE ? 1 : 0);
-                if (weight(step.to()) >= floor - 1e-12 && next < cost[step.to()]) {
-                    cost[step.to()] = next;
-                    arrivedBy[step.to()] = step;
-                    queue.add(new int[] {next, step.to(), inserted++});
+            for (Edge edge : edges(node)) {
+                int next = entry[0] + (edge.move().kind() == Kind.SET_ASIDE ? 1 : 0);
+                if (weight(edge.to()) >= floor - 1e-12 && next < cost[edge.to()]) {
+                    cost[edge.to()] = next;
+                    arrivedBy[edge.to()] = edge;
+                    queue.add(new int[] {next, edge.to(), inserted++});
                 }
             }
         }
         throw new IllegalStateException("the widest path was lost");
     }
 
-    private static List<Move> moves(Step[] arrivedBy, int goal) {
+    private static List<Move> moves(Edge[] arrivedBy, int goal) {
         Deque<Move> moves = new ArrayDeque<>();
-        for (Step step = arrivedBy[goal]; step != null; step = arrivedBy[step.from()]) {
-            moves.addFirst(step.move());
+        for (Edge edge = arrivedBy[goal]; edge != null; edge = arrivedBy[edge.from()]) {
+            moves.addFirst(edge.move());
         }
         return List.copyOf(moves);
     }
@@ -247,11 +238,11 @@ final class OrderSearch {
     }
 
     /** A move from one state to another. */
-    private record Step(int from, Move move, int to) {}
+    private record Edge(int from, Move move, int to) {}
 
     /** The last bit of a state: whether a string was put on today and the instrument has to rest before the next. */
-    private List<Step> steps(int node) {
-        return new Moment(node).steps();
+    private List<Edge> edges(int node) {
+        return new Moment(node).edges();
     }
 
     /** A state taken apart: which strings, as bits, are as before, aside, off, new. */
@@ -285,41 +276,41 @@ final class OrderSearch {
             }
         }
 
-        private List<Step> steps() {
-            List<Step> steps = new ArrayList<>();
+        private List<Edge> edges() {
+            List<Edge> edges = new ArrayList<>();
             for (int i = 0; i < positions.size(); i++) {
                 if (has(aside, i)) {
-                    steps.add(step(Kind.RETURN, i, has(isNew, i) ? NEW : BEFORE, restDue));
+                    edges.add(edge(Kind.RETURN, i, has(isNew, i) ? NEW : BEFORE, restDue));
                 }
             }
             if (restDue && isOff == 0 && aside == 0) {
-                steps.add(new Step(node, new Move(Kind.NIGHT, null), node - 1));
+                edges.add(new Edge(node, new Move(Kind.NIGHT, null), node - 1));
             }
             boolean rests = off == Schools.Off.ONE_A_DAY && (all & ~isNew & ~isOff) != 0;
             for (int i : wanted) {
                 if (has(isOff, i) && mayGoOn(i)) {
-                    steps.add(step(Kind.ON, i, NEW, restDue || rests));
+                    edges.add(edge(Kind.ON, i, NEW, restDue || rests));
                 }
             }
             if (restDue) {
-                return steps;
+                return edges;
             }
             for (int i : wanted) {
                 if (!has(isOff | isNew, i) && mayComeOff(i)) {
-                    steps.add(step(Kind.OFF, i, OFF, false));
+                    edges.add(edge(Kind.OFF, i, OFF, false));
                 }
             }
             for (int i = 0; i < positions.size(); i++) {
                 if (has(lyingOn, i) && liesOverWork(i)) {
-                    steps.add(step(Kind.SET_ASIDE, i, has(isNew, i) ? NEW_ASIDE : ASIDE, false));
+                    edges.add(edge(Kind.SET_ASIDE, i, has(isNew, i) ? NEW_ASIDE : ASIDE, false));
                 }
             }
-            return steps;
+            return edges;
         }
 
-        private Step step(Kind kind, int i, int state, boolean restDueThen) {
+        private Edge edge(Kind kind, int i, int state, boolean restDueThen) {
             int to = (node & ~1) + 2 * power[i] * (state - at(node, i));
-            return new Step(node, new Move(kind, positions.get(i)), restDueThen ? to | 1 : to);
+            return new Edge(node, new Move(kind, positions.get(i)), restDueThen ? to | 1 : to);
         }
 
         private boolean liesOverWork(int i) {

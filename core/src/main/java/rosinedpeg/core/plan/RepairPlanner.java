@@ -1,6 +1,5 @@
 package rosinedpeg.core.plan;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -47,7 +46,7 @@ public final class RepairPlanner {
 
     private StepList list(PlanKind kind) {
         Map<Position, Double> tensionsN = setUp.tensionsN(strings);
-        return new StepList(kind, setUp, bands, schools.stance(), tensionsN, tensionsN);
+        return new StepList(kind, setUp, bands, schools.bridge().stance(), tensionsN, tensionsN);
     }
 
     /**
@@ -70,15 +69,15 @@ public final class RepairPlanner {
         Schools schools = request.schools()
                 .with(
                         Schools.FirstEnd.TAIL_FIRST,
-                        request.schools().lock(),
-                        request.schools().wall())
-                .with(request.schools().lowestWay(), Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
+                        request.schools().atPeg().lock(),
+                        request.schools().atPeg().wall())
+                .with(request.schools().bass().lowestWay(), Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
         StringSteps steps = new StringSteps(list, schools);
         Set<Position> over = request.over(position);
-        over.forEach(steps::setAside);
-        steps.remove(position, broken);
-        steps.putOn(request.replacements().get(position), request.winding(position));
-        over.forEach(other -> steps.layBack(other, list.tensionAfterN(other)));
+        steps.setAsideDuring(over, () -> {
+            steps.remove(position, broken);
+            steps.putOn(request.replacements().get(position), request.winding(position));
+        });
         list.add(StepKind.RECORD, null);
         StepKind pegStep = setUp.pegKind().holdsByFriction() ? StepKind.CLEAN_PEG : StepKind.LOOK_AT_GEARS;
         return list.plan(List.of(position), List.of(StepKind.WIPE_FINGERBOARD, pegStep, StepKind.GRAPHITE));
@@ -105,12 +104,12 @@ public final class RepairPlanner {
     private void standAndRaise(StepList list, StringSteps steps) {
         list.add(StepKind.SLIDE_BRIDGE_UNDER, null, List.of(), List.of(Caution.BRIDGE));
         list.add(StepKind.STAND_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
-        List<Position> outer =
-                List.of(Position.I, Position.ofNumber(setUp.positions().size()));
-        List<Position> inner = new ArrayList<>(setUp.positions());
-        inner.removeAll(outer);
+        List<Position> outer = setUp.positions().stream().filter(setUp::isOuter).toList();
+        List<Position> inner = setUp.positions().stream()
+                .filter(position -> !setUp.isOuter(position))
+                .toList();
         for (double share : TuningRounds.FROM_SLACK) {
-            switch (schools.raising()) {
+            switch (schools.bridge().raising()) {
                 case EQUAL_ROUNDS -> steps.raise(StepKind.RAISE_ALL, setUp.positions(), share);
                 case INNER_PAIR_FIRST -> {
                     steps.raise(StepKind.RAISE_INNER_PAIR, inner, share);
@@ -174,12 +173,12 @@ public final class RepairPlanner {
     public ChangePlan graphite() {
         StepList list = list(PlanKind.GRAPHITE);
         StringSteps steps = new StringSteps(list, schools);
-        begin(list);
+        list.open();
         for (Position position : setUp.positions()) {
-            double atPitchN = list.tensionN(position);
-            steps.setAside(position);
-            list.add(StepKind.GRAPHITE, position, List.of(Material.SOFT_PENCIL), List.of(Caution.BRIDGE));
-            steps.layBack(position, atPitchN);
+            steps.setAsideDuring(
+                    Set.of(position),
+                    () -> list.add(
+                            StepKind.GRAPHITE, position, List.of(Material.SOFT_PENCIL), List.of(Caution.BRIDGE)));
         }
         list.add(
                 StepKind.EASE_BRIDGE_BACK,
@@ -205,28 +204,18 @@ public final class RepairPlanner {
         StepList list = list(PlanKind.PEG_SERVICE);
         StringSteps steps = new StringSteps(list, schools);
         Map<Position, Set<Position>> covering = ChangeRequest.covering(setUp, strings, schools);
-        begin(list);
+        list.open();
         for (Position position : setUp.positions()) {
             if (pegs.containsKey(position)) {
-                Set<Position> over = covering.get(position);
-                over.forEach(steps::setAside);
-                steps.servicePeg(
-                        strings.get(position), ChangeRequest.winding(setUp, schools, position), pegs.get(position));
-                over.forEach(other -> steps.layBack(other, list.tensionAfterN(other)));
+                steps.setAsideDuring(
+                        covering.get(position),
+                        () -> steps.servicePeg(
+                                strings.get(position),
+                                ChangeRequest.winding(setUp, schools, position),
+                                pegs.get(position)));
             }
         }
         list.finish();
         return list.plan(List.of(), List.of());
-    }
-
-    private static void begin(StepList list) {
-        list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
-        list.add(
-                StepKind.TUNE_AND_STRAIGHTEN,
-                null,
-                List.of(Material.TUNER, Material.RIGHT_ANGLE_CARD),
-                List.of(Caution.BRIDGE));
-        list.rest();
-        list.add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
     }
 }

@@ -12,32 +12,78 @@ import rosinedpeg.core.winding.WindingChoice;
 /**
  * The choices on which good hands differ.
  *
- * @param off how many strings are off at a time
- * @param begin where to begin
- * @param firstEnd which end of the new string goes on first
- * @param lock how the tip is held at the peg
- * @param wall what the winding does at the pegbox wall
+ * @param order which string when
+ * @param atPeg how the new string is put on its peg
  * @param treatment what pegs are treated with
- * @param lowestWay which way the lowest string of a bass goes round its shaft
- * @param spareTip what becomes of a bass string's spare tip
- * @param felts whether a bass string gets a felt washer on its ball
- * @param stance how the bridge is to stand
- * @param raising how slack strings are brought up together
+ * @param bass what the bass has more than the others
+ * @param bridge how the bridge stands and is loaded
  * @param oldStrings what becomes of the old string
  */
-public record Schools(
-        Off off,
-        Begin begin,
-        FirstEnd firstEnd,
-        Lock lock,
-        Wall wall,
-        Treatment treatment,
-        Way lowestWay,
-        SpareTip spareTip,
-        Felts felts,
-        Stance stance,
-        Raising raising,
-        OldStrings oldStrings) {
+public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, Bridge bridge, OldStrings oldStrings) {
+
+    /**
+     * Which string when.
+     *
+     * @param off how many strings are off at a time
+     * @param begin where to begin
+     */
+    public record Order(Off off, Begin begin) {
+
+        /** Checks that both are chosen. */
+        public Order {
+            requireNonNull(off, "off");
+            requireNonNull(begin, "begin");
+        }
+    }
+
+    /**
+     * How the new string is put on its peg.
+     *
+     * @param firstEnd which of its ends goes on first
+     * @param lock how the tip is held
+     * @param wall what the winding does at the pegbox wall
+     */
+    public record AtPeg(FirstEnd firstEnd, Lock lock, Wall wall) {
+
+        /** Checks that all are chosen. */
+        public AtPeg {
+            requireNonNull(firstEnd, "firstEnd");
+            requireNonNull(lock, "lock");
+            requireNonNull(wall, "wall");
+        }
+    }
+
+    /**
+     * What the bass has more than the others.
+     *
+     * @param lowestWay which way its lowest string goes round its shaft
+     * @param spareTip what becomes of a spare tip
+     * @param felts whether a string gets a felt washer on its ball
+     */
+    public record Bass(Way lowestWay, SpareTip spareTip, Felts felts) {
+
+        /** Checks that all are chosen. */
+        public Bass {
+            requireNonNull(lowestWay, "lowestWay");
+            requireNonNull(spareTip, "spareTip");
+            requireNonNull(felts, "felts");
+        }
+    }
+
+    /**
+     * How the bridge stands and is loaded.
+     *
+     * @param stance how it is to stand
+     * @param raising how slack strings are brought up together
+     */
+    public record Bridge(Stance stance, Raising raising) {
+
+        /** Checks that both are chosen. */
+        public Bridge {
+            requireNonNull(stance, "stance");
+            requireNonNull(raising, "raising");
+        }
+    }
 
     /** How many strings are off at a time. */
     public enum Off {
@@ -112,32 +158,20 @@ public record Schools(
 
     /** The usual choices for violin, viola and cello. */
     public static final Schools USUAL = new Schools(
-            Off.ONE_AT_A_TIME,
-            Begin.INNER_FIRST,
-            FirstEnd.PEG_FIRST,
-            Lock.FAR_SIDE_THEN_CROSS,
-            Wall.SMALL_GAP,
+            new Order(Off.ONE_AT_A_TIME, Begin.INNER_FIRST),
+            new AtPeg(FirstEnd.PEG_FIRST, Lock.FAR_SIDE_THEN_CROSS, Wall.SMALL_GAP),
             Treatment.COMPOUND,
-            Way.OVER_THE_TOP,
-            SpareTip.TRIMMED_BEFORE_FITTING,
-            Felts.FITTED,
-            Stance.SQUARE,
-            Raising.EQUAL_ROUNDS,
+            new Bass(Way.OVER_THE_TOP, SpareTip.TRIMMED_BEFORE_FITTING, Felts.FITTED),
+            new Bridge(Stance.SQUARE, Raising.EQUAL_ROUNDS),
             OldStrings.KEPT);
 
     /** Checks that every choice is made. */
     public Schools {
-        requireNonNull(off, "off");
-        requireNonNull(begin, "begin");
-        requireNonNull(firstEnd, "firstEnd");
-        requireNonNull(lock, "lock");
-        requireNonNull(wall, "wall");
+        requireNonNull(order, "order");
+        requireNonNull(atPeg, "atPeg");
         requireNonNull(treatment, "treatment");
-        requireNonNull(lowestWay, "lowestWay");
-        requireNonNull(spareTip, "spareTip");
-        requireNonNull(felts, "felts");
-        requireNonNull(stance, "stance");
-        requireNonNull(raising, "raising");
+        requireNonNull(bass, "bass");
+        requireNonNull(bridge, "bridge");
         requireNonNull(oldStrings, "oldStrings");
     }
 
@@ -147,110 +181,39 @@ public record Schools(
     }
 
     /** {@return the same choices, but so many off at a time and beginning there} */
-    public Schools with(Off otherOff, Begin otherBegin) {
-        return new Schools(
-                otherOff,
-                otherBegin,
-                firstEnd,
-                lock,
-                wall,
-                treatment,
-                lowestWay,
-                spareTip,
-                felts,
-                stance,
-                raising,
-                oldStrings);
+    public Schools with(Off off, Begin begin) {
+        return new Schools(new Order(off, begin), atPeg, treatment, bass, bridge, oldStrings);
     }
 
     /** {@return the same choices, but winding so} */
-    public Schools with(FirstEnd otherFirstEnd, Lock otherLock, Wall otherWall) {
-        return new Schools(
-                off,
-                begin,
-                otherFirstEnd,
-                otherLock,
-                otherWall,
-                treatment,
-                lowestWay,
-                spareTip,
-                felts,
-                stance,
-                raising,
-                oldStrings);
+    public Schools with(FirstEnd firstEnd, Lock lock, Wall wall) {
+        return new Schools(order, new AtPeg(firstEnd, lock, wall), treatment, bass, bridge, oldStrings);
     }
 
     /** {@return the same choices, but treating pegs so} */
-    public Schools with(Treatment otherTreatment) {
-        return new Schools(
-                off,
-                begin,
-                firstEnd,
-                lock,
-                wall,
-                otherTreatment,
-                lowestWay,
-                spareTip,
-                felts,
-                stance,
-                raising,
-                oldStrings);
+    public Schools with(Treatment other) {
+        return new Schools(order, atPeg, other, bass, bridge, oldStrings);
     }
 
     /** {@return the same choices for what the bass has more than the others} */
-    public Schools with(Way otherLowestWay, SpareTip otherSpareTip, Felts otherFelts) {
-        return new Schools(
-                off,
-                begin,
-                firstEnd,
-                lock,
-                wall,
-                treatment,
-                otherLowestWay,
-                otherSpareTip,
-                otherFelts,
-                stance,
-                raising,
-                oldStrings);
+    public Schools with(Way lowestWay, SpareTip spareTip, Felts felts) {
+        return new Schools(order, atPeg, treatment, new Bass(lowestWay, spareTip, felts), bridge, oldStrings);
     }
 
     /** {@return the same choices, but standing the bridge and raising slack strings so} */
-    public Schools with(Stance otherStance, Raising otherRaising) {
-        return new Schools(
-                off,
-                begin,
-                firstEnd,
-                lock,
-                wall,
-                treatment,
-                lowestWay,
-                spareTip,
-                felts,
-                otherStance,
-                otherRaising,
-                oldStrings);
+    public Schools with(Stance stance, Raising raising) {
+        return new Schools(order, atPeg, treatment, bass, new Bridge(stance, raising), oldStrings);
     }
 
     /** {@return the same choices, but with the old strings so} */
-    public Schools with(OldStrings otherOldStrings) {
-        return new Schools(
-                off,
-                begin,
-                firstEnd,
-                lock,
-                wall,
-                treatment,
-                lowestWay,
-                spareTip,
-                felts,
-                stance,
-                raising,
-                otherOldStrings);
+    public Schools with(OldStrings other) {
+        return new Schools(order, atPeg, treatment, bass, bridge, other);
     }
 
     /** {@return how strings are wound by these choices; {@code lowestOfBass} for the lowest string of a bass} */
     public WindingChoice winding(boolean lowestOfBass) {
-        return new WindingChoice(lock, wall, lowestOfBass ? lowestWay : Way.OVER_THE_TOP, HoleSide.KNOB_SIDE);
+        return new WindingChoice(
+                atPeg.lock(), atPeg.wall(), lowestOfBass ? bass.lowestWay() : Way.OVER_THE_TOP, HoleSide.KNOB_SIDE);
     }
 
     /** {@return what suits a peg at the wall: only a slipping one is wound up to it, on a fitting one it wears the hole} */

@@ -61,7 +61,7 @@ final class StepList {
                 kind,
                 setUp,
                 request.bands(),
-                request.schools().stance(),
+                request.schools().bridge().stance(),
                 setUp.tensionsN(request.present()),
                 setUp.tensionsN(request.afterwards()));
         request.broken().forEach(list::slackAtStart);
@@ -74,6 +74,14 @@ final class StepList {
 
     InstrumentLoad load() {
         return load;
+    }
+
+    Map<Position, Double> before() {
+        return before;
+    }
+
+    Map<Position, Double> after() {
+        return after;
     }
 
     double tensionAfterN(Position position) {
@@ -149,6 +157,25 @@ final class StepList {
                     Figure.workedOut(shares.bass(), Unit.SHARE, origin),
                     Figure.byDefault(0, Unit.SHARE)));
         }
+    }
+
+    /**
+     * Begins work on a strung instrument: looked over, in tune, rested, the bridge's place marked.
+     *
+     * @param kit what to lay out beforehand; nothing to leave that step out
+     */
+    void open(Material... kit) {
+        add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
+        add(
+                StepKind.TUNE_AND_STRAIGHTEN,
+                null,
+                List.of(Material.TUNER, Material.RIGHT_ANGLE_CARD),
+                List.of(Caution.BRIDGE));
+        if (kit.length > 0) {
+            add(StepKind.LAY_OUT_KIT, null, kit);
+        }
+        rest();
+        add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
     }
 
     /** Rounds the work off: tuned round, bridge looked at, fine tuners looked at, recorded. */

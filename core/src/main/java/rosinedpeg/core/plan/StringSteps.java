@@ -20,6 +20,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
@@ -65,6 +66,13 @@ final class StringSteps {
     void layBack(Position position, double tensionN) {
         list.setTensionN(position, tensionN);
         list.add(StepKind.RETURN_NEIGHBOUR, position, List.of(Material.TUNER), List.of(Caution.EYES));
+    }
+
+    /** Some strings make way while something is done, and come back to pitch. */
+    void setAsideDuring(Set<Position> strings, Runnable work) {
+        strings.forEach(this::setAside);
+        work.run();
+        strings.forEach(position -> layBack(position, list.tensionAfterN(position)));
     }
 
     /** Old string off, or what is left of it, its peg and grooves made ready. */
@@ -146,7 +154,7 @@ final class StringSteps {
         Position position = string.position();
         WindingPlan winding = WindingPlan.of(setUp, string, choice);
         prepare(position, winding);
-        if (schools.firstEnd() == Schools.FirstEnd.PEG_FIRST) {
+        if (schools.atPeg().firstEnd() == Schools.FirstEnd.PEG_FIRST) {
             lockAndWind(position, winding, choice);
             hang(position);
         } else {
@@ -168,10 +176,10 @@ final class StringSteps {
     }
 
     private void prepare(Position position, WindingPlan winding) {
-        if (isBass() && schools.felts() == Schools.Felts.FITTED) {
+        if (isBass() && schools.bass().felts() == Schools.Felts.FITTED) {
             list.add(StepKind.FIT_FELT, position, Material.FELTS);
         }
-        boolean bassTip = isBass() && schools.spareTip() == Schools.SpareTip.TRIMMED_BEFORE_FITTING;
+        boolean bassTip = isBass() && schools.bass().spareTip() == Schools.SpareTip.TRIMMED_BEFORE_FITTING;
         if (winding.trimMm() > 0 || bassTip) {
             Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
             figures.put(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE));

@@ -2,6 +2,7 @@ package rosinedpeg.core.rounds;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 
@@ -29,12 +30,11 @@ public record TunedString(Position position, double targetN, double stiffnessNPe
 
     /** {@return the string with that elasticity} */
     public static TunedString of(Position position, Elasticity elasticity) {
-        return new TunedString(
-                position, elasticity.tensionN(), elasticity.axialStiffnessN() / elasticity.freeLengthMm());
+        return new TunedString(position, elasticity.tensionN(), elasticity.stiffnessNPerMm());
     }
 
     /** {@return how far from pitch it sounds at a tension, in cents; a slack string counts as five octaves flat} */
     double centsAt(double tensionN) {
-        return tensionN <= 0 ? -6000 : 600 * Math.log(tensionN / targetN) / Math.log(2);
+        return tensionN <= 0 ? -6000 : Cents.betweenTensions(targetN, tensionN).value();
     }
 }

@@ -14,6 +14,11 @@ final class PegLayout {
 
     private PegLayout() {}
 
+    /** {@return from the middle of a pegbox to either wall, so far from the nut; its walls are straight} */
+    static double halfWidthMm(double atNutMm, double atEndMm, double lengthMm, double fromNutMm) {
+        return (atNutMm + (atEndMm - atNutMm) * fromNutMm / lengthMm) / 2;
+    }
+
     /** {@return 0 for the peg next to the nut, 1 for the one after it, and so on} */
     static int placeFromNut(Position position, int strings) {
         return Math.max(0, (strings == 5 ? OF_FIVE : OF_FOUR).indexOf(position));

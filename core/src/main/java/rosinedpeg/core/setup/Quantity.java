@@ -73,8 +73,8 @@ public enum Quantity {
     /** Turns of a machine head's crank or a geared peg's knob for one turn of its shaft. */
     GEAR_RATIO(0.1, 3);
 
-    /** Gap that is left between the last turn and the wall, in shaft diameters. */
-    private static final double GAP_TO_WALL = 0.13;
+    /** Gap that is usually left between the last turn and the wall, in shaft diameters. */
+    public static final double GAP_TO_WALL = 0.13;
     /** From the hole to where the string leaves, in shaft diameters. */
     private static final double HOLE_TO_LEAVING = 0.29;
     /** How far shafts lie deeper for each mm further from the nut. */
@@ -151,11 +151,12 @@ public enum Quantity {
     }
 
     private static double usualHoleToWallMm(Position position, double fromNutMm, Size size, int strings, PegKind pegs) {
-        double atNut = PEGBOX_WIDTH_AT_NUT.usual(size, strings, pegs);
-        double atEnd = PEGBOX_WIDTH_AT_END.usual(size, strings, pegs);
-        double length = PEGBOX_LENGTH.usual(size, strings, pegs);
         double shaft = SHAFT_DIAMETER.usual(size, strings, pegs);
-        double halfWidth = (atNut + (atEnd - atNut) * fromNutMm / length) / 2;
+        double halfWidth = PegLayout.halfWidthMm(
+                PEGBOX_WIDTH_AT_NUT.usual(size, strings, pegs),
+                PEGBOX_WIDTH_AT_END.usual(size, strings, pegs),
+                PEGBOX_LENGTH.usual(size, strings, pegs),
+                fromNutMm);
         double groove = Math.abs(SetUp.xAcross(position, strings, NUT_SPACING.usual(size, strings, pegs)));
         double leaving = Math.min(groove, halfWidth - GAP_TO_WALL * shaft);
         return halfWidth - leaving + HOLE_TO_LEAVING * shaft;

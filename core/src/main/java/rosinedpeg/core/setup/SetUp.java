@@ -154,6 +154,30 @@ public record SetUp(
         return openStrings.get(position.ordinal());
     }
 
+    /** {@return from the middle of the pegbox to either wall, at a distance from the nut, in mm} */
+    public double pegboxHalfWidthMm(double fromNutMm) {
+        return PegLayout.halfWidthMm(
+                value(Quantity.PEGBOX_WIDTH_AT_NUT),
+                value(Quantity.PEGBOX_WIDTH_AT_END),
+                value(Quantity.PEGBOX_LENGTH),
+                fromNutMm);
+    }
+
+    /** {@return whether a string is the highest or the lowest} */
+    public boolean isOuter(Position position) {
+        return position == Position.I || isLowest(position);
+    }
+
+    /** {@return whether a string is the lowest} */
+    public boolean isLowest(Position position) {
+        return position.number() == openStrings.size();
+    }
+
+    /** {@return 1 for a string of the low half, −1 of the high half, 0 for the middle one of five} */
+    public int half(Position position) {
+        return Integer.signum(2 * position.number() - 1 - openStrings.size());
+    }
+
     /**
      * The side of the pegbox that the knob of a string's peg is on.
      *
@@ -166,7 +190,13 @@ public record SetUp(
         return pegSides.get(position);
     }
 
-    private void requireString(Position position) {
+    /**
+     * Checks that there is such a string.
+     *
+     * @param position a position
+     * @throws IllegalArgumentException when the instrument has no such string
+     */
+    public void requireString(Position position) {
         if (position.ordinal() >= openStrings.size()) {
             throw new IllegalArgumentException("position is " + position + "; it must be one of " + positions());
         }

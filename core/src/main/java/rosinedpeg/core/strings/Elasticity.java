@@ -2,6 +2,7 @@ package rosinedpeg.core.strings;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pitch.Cents;
 
 /**
  * How a string answers to being drawn longer, by Hooke's law.
@@ -28,6 +29,11 @@ public record Elasticity(double tensionN, double axialStiffnessN, double freeLen
         FREE_LENGTH.require("freeLengthMm", freeLengthMm);
     }
 
+    /** {@return by how many N its tension rises for each mm it is drawn longer: {@code EA/S}} */
+    public double stiffnessNPerMm() {
+        return axialStiffnessN / freeLengthMm;
+    }
+
     /** {@return how much longer the string is at pitch than slack, in mm: {@code T·S/EA}} */
     public double stretchMm() {
         return tensionN * freeLengthMm / axialStiffnessN;
@@ -42,7 +48,23 @@ public record Elasticity(double tensionN, double axialStiffnessN, double freeLen
      */
     public double centsForMm(double drawnInMm) {
         DRAWN_IN.require("drawnInMm", drawnInMm);
-        return 600 * Math.log((tensionN + drawnInMm * axialStiffnessN / freeLengthMm) / tensionN) / Math.log(2);
+        return Cents.betweenTensions(tensionN, tensionN + drawnInMm * stiffnessNPerMm())
+                .value();
+    }
+
+    /**
+     * How much string a shaft draws in: {@code π/180·degrees·(D + d)/2}.
+     *
+     * @param degrees how far it is turned, below 0 to let out
+     * @param shaftDiameterMm D, 3 to 30 mm
+     * @param stringDiameterMm d, 0.15 to 4 mm
+     * @return mm
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a diameter is outside its range
+     */
+    public static double drawnInMm(double degrees, double shaftDiameterMm, double stringDiameterMm) {
+        SHAFT.require("shaftDiameterMm", shaftDiameterMm);
+        StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
+        return Math.toRadians(degrees) * (shaftDiameterMm + stringDiameterMm) / 2;
     }
 
     /**
@@ -54,9 +76,7 @@ public record Elasticity(double tensionN, double axialStiffnessN, double freeLen
      * @throws rosinedpeg.core.figure.OutOfRangeException when an argument is outside its range
      */
     public double centsPerHalfTurn(double shaftDiameterMm, double stringDiameterMm) {
-        SHAFT.require("shaftDiameterMm", shaftDiameterMm);
-        StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
-        return centsForMm(Math.PI * (shaftDiameterMm + stringDiameterMm) / 2);
+        return centsForMm(drawnInMm(180, shaftDiameterMm, stringDiameterMm));
     }
 
     /**
@@ -68,8 +88,6 @@ public record Elasticity(double tensionN, double axialStiffnessN, double freeLen
      * @throws rosinedpeg.core.figure.OutOfRangeException when an argument is outside its range
      */
     public double centsPerPegDegree(double shaftDiameterMm, double stringDiameterMm) {
-        SHAFT.require("shaftDiameterMm", shaftDiameterMm);
-        StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
-        return centsForMm(Math.toRadians(1) * (shaftDiameterMm + stringDiameterMm) / 2);
+        return centsForMm(drawnInMm(1, shaftDiameterMm, stringDiameterMm));
     }
 }

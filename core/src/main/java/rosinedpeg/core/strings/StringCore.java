@@ -20,6 +20,11 @@ public enum StringCore {
         this.breakingStrain = breakingStrain;
     }
 
+    /** {@return whether it is of steel, one wire or many} */
+    public boolean isSteel() {
+        return this == PLAIN_STEEL || this == ROPE_STEEL;
+    }
+
     /** {@return how much longer, as a share of its length, a new string can be drawn before it breaks; a default} */
     public double breakingStrain() {
         return breakingStrain;

@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 
@@ -97,9 +98,6 @@ public record StringSpec(
      * @throws IllegalArgumentException when the tension is not above 0
      */
     public double centsToBreaking(double presentTensionN) {
-        if (!(presentTensionN > 0)) {
-            throw new IllegalArgumentException("presentTensionN is " + presentTensionN + "; it must be above 0 N");
-        }
-        return 600 * Math.log(breakingTensionN() / presentTensionN) / Math.log(2);
+        return Cents.betweenTensions(presentTensionN, breakingTensionN()).value();
     }
 }

@@ -2,6 +2,7 @@ package rosinedpeg.core.tailpiece;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Elasticity;
 
 /**
@@ -44,9 +45,10 @@ public record FineTuner(
 
     /** {@return how far it can still lower the string, in cents, as a positive number} */
     public double centsDown(Elasticity string) {
-        double perMm = string.axialStiffnessN() / string.freeLengthMm();
-        double slackened = string.tensionN() - screwInMm * pullPerScrew * perMm;
-        return slackened <= 0 ? Double.POSITIVE_INFINITY : 600 * Math.log(string.tensionN() / slackened) / Math.log(2);
+        double slackened = string.tensionN() - screwInMm * pullPerScrew * string.stiffnessNPerMm();
+        return slackened <= 0
+                ? Double.POSITIVE_INFINITY
+                : Cents.betweenTensions(slackened, string.tensionN()).value();
     }
 
     /** {@return how far one turn of the screw moves the pitch, in cents} */

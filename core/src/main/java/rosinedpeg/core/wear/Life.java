@@ -31,7 +31,7 @@ public record Life(double hours, double months) {
 
     /** {@return the default life of such a string on such an instrument} */
     public static Life usual(Family family, StringSpec string) {
-        boolean steel = string.core() == StringCore.PLAIN_STEEL || string.core() == StringCore.ROPE_STEEL;
+        boolean steel = string.core().isSteel();
         return switch (family) {
             case VIOLIN, VIOLA -> {
                 if (string.core() == StringCore.GUT) {

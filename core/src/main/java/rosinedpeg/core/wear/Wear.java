@@ -16,6 +16,9 @@ import rosinedpeg.core.figure.Unit;
  */
 public record Wear(double hours, double months, double signs, Life life) {
 
+    /** A month as ages and lives are counted, a twelfth of a year. */
+    public static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
+
     private static final double WEEKS_PER_MONTH = 52 / 12.0;
     private static final Range HOURS = new Range(0, 100_000, Unit.HOUR);
     private static final Range MONTHS = new Range(0, 1200, Unit.MONTH);

@@ -71,6 +71,14 @@ public record Turns(double count) {
         };
     }
 
+    /** {@return whether so many turns hold, and find room in such a pegbox} */
+    public WindingPlan.Outcome outcome(Family family) {
+        if (count < FEWEST) {
+            return WindingPlan.Outcome.TOO_SHORT;
+        }
+        return count > most(family) ? WindingPlan.Outcome.TOO_LONG : WindingPlan.Outcome.HOLDS;
+    }
+
     /**
      * The turns to lay on the far side of the hole before crossing over, so that the last one leaves the shaft in line
      * with the nut groove: {@code n − distance/d}.

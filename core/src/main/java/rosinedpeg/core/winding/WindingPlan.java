@@ -8,7 +8,6 @@ import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 
 /**
@@ -59,8 +58,6 @@ public record WindingPlan(
 
     /** A hole nearer to the wall than this share of the shaft's diameter is hard to reach. */
     private static final double HARD_TO_REACH = 0.4;
-    /** Gap that {@link Wall#SMALL_GAP} leaves, in shaft diameters. */
-    private static final double GAP = 0.13;
     /** Turns on the far side without which crossing over holds nothing. */
     private static final double LEAST_ON_FAR_SIDE = 1;
     /** Turns that a string which is too long is trimmed to. */
@@ -71,7 +68,10 @@ public record WindingPlan(
         HOLDS,
         /** Fewer than two turns do not hold: a string for a larger size, or less tip where that is enough. */
         TOO_SHORT,
-        /** Crowds the pegbox: made for a larger size. A steel core may be bent sharply, then trimmed outside the pegbox. */
+        /**
+         * Crowds the pegbox: made for a larger size. Steel may be bent sharply, then trimmed outside the pegbox; a gut or
+         * synthetic core unravels where its silk is cut.
+         */
         TOO_LONG
     }
 
@@ -100,29 +100,23 @@ public record WindingPlan(
         // Measured from the hole towards the knob.
         double wallAt = halfWidth - hole * knob - stringMm / 2;
         double lineAt = (grooveX - hole) * knob;
-        double target = choice.wall() == Wall.WOUND_TO_WALL ? wallAt : Math.min(lineAt, wallAt - GAP * shaftMm);
-        double widthMm = count * stringMm;
-        double onKnobSideMm;
-        if (choice.side() == HoleSide.FAR_SIDE) {
-            onKnobSideMm = 0;
-        } else if (lock == Lock.STRAIGHT_TO_WALL) {
-            onKnobSideMm = widthMm;
-        } else {
-            double crossingMm = Math.max(0, widthMm - LEAST_ON_FAR_SIDE * stringMm);
-            onKnobSideMm = Math.min(crossingMm, Math.max(0, target));
-        }
-        double onFarSideMm = widthMm - onKnobSideMm;
-        double leaves = choice.side() == HoleSide.FAR_SIDE || onKnobSideMm == 0 ? -onFarSideMm : onKnobSideMm;
+        double target = choice.wall() == Wall.WOUND_TO_WALL
+                ? wallAt
+                : Math.min(lineAt, wallAt - Quantity.GAP_TO_WALL * shaftMm);
+        double farSideTurns = farSideTurns(turns, choice, target, stringMm);
+        double onFarSideMm = farSideTurns * stringMm;
+        double onKnobSideMm = (count - farSideTurns) * stringMm;
+        double leaves = onKnobSideMm == 0 ? -onFarSideMm : onKnobSideMm;
         double leavesX = hole + knob * leaves;
         double knobEnd = hole + knob * (onKnobSideMm + stringMm / 2);
         double farEnd = hole - knob * (onFarSideMm + stringMm / 2);
         double ratio = setUp.pegKind().holdsByFriction() ? 1 : setUp.value(Quantity.GEAR_RATIO);
-        Outcome outcome = outcome(setUp, turns);
+        Outcome outcome = turns.outcome(setUp.family());
         return new WindingPlan(
                 position,
                 turns,
-                onFarSideMm / stringMm,
-                onKnobSideMm / stringMm,
+                farSideTurns,
+                count - farSideTurns,
                 lock.tipMm(setUp.family(), shaftMm, stringMm),
                 hole,
                 leavesX,
@@ -135,7 +129,7 @@ public record WindingPlan(
                 setUp.value(Quantity.holeToWall(position)) < HARD_TO_REACH * shaftMm,
                 clockwise(setUp, knob, choice.way()),
                 outcome,
-                outcome == Outcome.TOO_LONG && mayBeTrimmed(string.core())
+                outcome == Outcome.TOO_LONG && string.core().isSteel()
                         ? (turns.count() - TRIM_TO_TURNS) * Math.PI * (shaftMm + stringMm)
                         : 0,
                 setUp.weakestOrigin(
@@ -146,16 +140,16 @@ public record WindingPlan(
                         Quantity.holeToWall(position)));
     }
 
-    private static Outcome outcome(SetUp setUp, Turns turns) {
-        if (turns.count() < Turns.FEWEST) {
-            return Outcome.TOO_SHORT;
+    private static double farSideTurns(Turns turns, WindingChoice choice, double targetMm, double stringMm) {
+        double count = Math.max(0, turns.count());
+        if (choice.side() == HoleSide.FAR_SIDE) {
+            return count;
         }
-        return turns.count() > Turns.most(setUp.family()) ? Outcome.TOO_LONG : Outcome.HOLDS;
-    }
-
-    /** Steel can be bent sharply and cut; a gut or synthetic core unravels where its silk is cut. */
-    private static boolean mayBeTrimmed(StringCore core) {
-        return core == StringCore.PLAIN_STEEL || core == StringCore.ROPE_STEEL;
+        if (choice.lock() == Lock.STRAIGHT_TO_WALL) {
+            return 0;
+        }
+        double inLine = turns.farSide(Math.max(0, targetMm), stringMm);
+        return Math.min(count, Math.max(LEAST_ON_FAR_SIDE, inLine));
     }
 
     /** Over the top the upper face of the shaft goes away from the nut. A mirrored instrument turns the other way. */

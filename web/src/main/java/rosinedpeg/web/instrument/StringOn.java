@@ -11,6 +11,7 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.core.wear.WearState;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawing.Strands;
 
@@ -40,8 +41,6 @@ public record StringOn(
         double monthsLeft,
         double tensionN) {
 
-    private static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
-
     static StringOn of(
             FittedStringEntity fitted, StringKind kind, SetUp setUp, double hoursPerWeek, Demand demand, Instant now) {
         Life life = Life.usual(setUp.family(), kind.spec());
@@ -51,9 +50,10 @@ public record StringOn(
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
         double hours = fitted.hoursBefore() + ageHours / (24 * 7) * hoursPerWeek;
-        Wear wear = new Wear(hours, ageHours / HOURS_PER_MONTH, signs, life);
+        Wear wear = new Wear(hours, ageHours / Wear.HOURS_PER_MONTH, signs, life);
         double monthsLeft = since == null ? 0 : Math.max(0, wear.monthsLeft(demand.threshold(), hoursPerWeek));
-        WearState state = WearState.of(since == null, fitted.signs(), monthsLeft);
+        WearState state =
+                WearState.of(Optional.ofNullable(since).map(known -> wear), fitted.signs(), demand, hoursPerWeek);
         return new StringOn(
                 fitted.id(),
                 fitted.position(),
@@ -69,7 +69,7 @@ public record StringOn(
 
     /** {@return the day it is due, by the hours a week it is played} */
     public Instant dueAt(Instant now) {
-        return now.plusSeconds(Math.round(monthsLeft * HOURS_PER_MONTH * 3600));
+        return now.plusSeconds(Math.round(monthsLeft * Wear.HOURS_PER_MONTH * 3600));
     }
 
     /** {@return how it is drawn; a string of unknown age as one that is nearly spent} */

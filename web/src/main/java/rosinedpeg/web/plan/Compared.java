@@ -23,14 +23,16 @@ public record Compared(Schools.Off off, List<Schools.Begin> begins, ChangePlan p
         List<Compared> all = new ArrayList<>();
         plans.forEach((schools, plan) -> {
             boolean mine = schools.equals(chosen);
-            int same = indexOf(all, schools.off(), plan.order());
+            int same = indexOf(all, schools.order().off(), plan.order());
             if (same < 0) {
-                boolean best = all.stream().noneMatch(there -> there.off() == schools.off());
-                all.add(new Compared(schools.off(), List.of(schools.begin()), plan, mine, best));
+                boolean best = all.stream()
+                        .noneMatch(there -> there.off() == schools.order().off());
+                all.add(new Compared(
+                        schools.order().off(), List.of(schools.order().begin()), plan, mine, best));
             } else {
                 Compared there = all.get(same);
                 List<Schools.Begin> begins = new ArrayList<>(there.begins());
-                begins.add(schools.begin());
+                begins.add(schools.order().begin());
                 all.set(
                         same,
                         new Compared(

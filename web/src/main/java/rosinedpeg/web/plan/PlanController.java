@@ -44,7 +44,6 @@ import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
-import rosinedpeg.web.instrument.WearState;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
@@ -116,7 +115,7 @@ class PlanController {
 
     private static Set<Position> due(Instrument instrument) {
         Set<Position> due = instrument.strings().stream()
-                .filter(string -> string.state().compareTo(WearState.AGE_UNKNOWN) >= 0)
+                .filter(string -> string.state().isDue())
                 .map(StringOn::position)
                 .collect(Collectors.toCollection(() -> EnumSet.noneOf(Position.class)));
         if (due.isEmpty()) {
@@ -188,7 +187,7 @@ class PlanController {
             return Optional.empty();
         }
         if (form.getLock().forBassOnly() && !bass) {
-            form.setLock(Schools.USUAL.lock());
+            form.setLock(Schools.USUAL.atPeg().lock());
         }
         ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)
                 .by(form.schools())

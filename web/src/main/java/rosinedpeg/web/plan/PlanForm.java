@@ -23,16 +23,16 @@ class PlanForm {
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
     private Set<Position> broken = EnumSet.noneOf(Position.class);
     private Reason reason = Reason.WORN;
-    private Schools.Off off = Schools.USUAL.off();
-    private Schools.Begin begin = Schools.USUAL.begin();
-    private Schools.FirstEnd firstEnd = Schools.USUAL.firstEnd();
-    private Lock lock = Schools.USUAL.lock();
-    private Wall wall = Schools.USUAL.wall();
+    private Schools.Off off = Schools.USUAL.order().off();
+    private Schools.Begin begin = Schools.USUAL.order().begin();
+    private Schools.FirstEnd firstEnd = Schools.USUAL.atPeg().firstEnd();
+    private Lock lock = Schools.USUAL.atPeg().lock();
+    private Wall wall = Schools.USUAL.atPeg().wall();
     private Schools.Treatment treatment = Schools.USUAL.treatment();
-    private Way lowestWay = Schools.USUAL.lowestWay();
-    private Schools.SpareTip spareTip = Schools.USUAL.spareTip();
-    private Schools.Felts felts = Schools.USUAL.felts();
-    private Schools.Stance stance = Schools.USUAL.stance();
+    private Way lowestWay = Schools.USUAL.bass().lowestWay();
+    private Schools.SpareTip spareTip = Schools.USUAL.bass().spareTip();
+    private Schools.Felts felts = Schools.USUAL.bass().felts();
+    private Schools.Stance stance = Schools.USUAL.bridge().stance();
     private Schools.OldStrings oldStrings = Schools.USUAL.oldStrings();
 
     Schools schools() {
@@ -41,7 +41,7 @@ class PlanForm {
                 .with(firstEnd, lock, wall)
                 .with(treatment)
                 .with(lowestWay, spareTip, felts)
-                .with(stance, Schools.USUAL.raising())
+                .with(stance, Schools.USUAL.bridge().raising())
                 .with(oldStrings);
     }
 
@@ -49,8 +49,8 @@ class PlanForm {
     void begin(Instrument instrument, Set<Position> due) {
         Schools usual = Schools.usual(instrument.setUp().family());
         strings = due;
-        off = usual.off();
-        begin = usual.begin();
+        off = usual.order().off();
+        begin = usual.order().begin();
         over = new EnumMap<>(ChangeRequest.covering(instrument.setUp(), instrument.specs(), usual));
     }
 

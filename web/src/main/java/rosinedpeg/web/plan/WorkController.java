@@ -133,7 +133,7 @@ class WorkController {
             Instrument instrument, WorkForm form, List<StringKind> offered, BindingResult result, Model model) {
         Schools schools = Schools.usual(instrument.setUp().family())
                 .with(form.getTreatment())
-                .with(Schools.USUAL.stance(), form.getRaising());
+                .with(Schools.USUAL.bridge().stance(), form.getRaising());
         RepairPlanner planner = new RepairPlanner(instrument.setUp(), instrument.specs(), schools, LoadBands.USUAL);
         return switch (form.getKind()) {
             case CHANGE -> throw new NotFoundException("a change is planned elsewhere");

@@ -16,7 +16,7 @@ class WorkForm {
     private boolean broken;
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
     private Schools.Treatment treatment = Schools.USUAL.treatment();
-    private Schools.Raising raising = Schools.USUAL.raising();
+    private Schools.Raising raising = Schools.USUAL.bridge().raising();
 
     public PlanKind getKind() {
         return kind;

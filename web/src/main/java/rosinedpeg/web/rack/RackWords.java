@@ -8,8 +8,8 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.WearState;
 import rosinedpeg.web.instrument.StringOn;
-import rosinedpeg.web.instrument.WearState;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 import rosinedpeg.web.settling.SettlingString;
@@ -102,9 +102,7 @@ class RackWords {
 
     /** {@return the strings that want changing, for the button} */
     public String due(RackRow row) {
-        WearState least = row.string().state().compareTo(WearState.AGE_UNKNOWN) < 0
-                ? row.string().state()
-                : WearState.AGE_UNKNOWN;
+        WearState least = !row.string().state().isDue() ? row.string().state() : WearState.AGE_UNKNOWN;
         return positions(row.instrument().strings().stream()
                 .filter(string -> string.state().compareTo(least) >= 0)
                 .toList());
