@@ -29,6 +29,7 @@ import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
@@ -141,38 +142,32 @@ class ArithmeticDocumentTest {
     }
 
     private static double lowestSideAngleDeg(double[] a) {
-        SetUp setUp = Examples.measured(
-                Examples.VIOLIN,
-                Map.of(
-                        Quantity.NUT_TO_PEG_IV, a[0],
-                        Quantity.NUT_SPACING, a[1],
-                        Quantity.PEGBOX_WIDTH_AT_NUT, a[2],
-                        Quantity.PEGBOX_WIDTH_AT_END, a[3],
-                        Quantity.PEGBOX_LENGTH, a[4],
-                        Quantity.SHAFT_DIAMETER, a[5]));
+        SetUp setUp = Examples.VIOLIN.measured(Map.of(
+                Measurable.of(Quantity.NUT_TO_PEG, Position.IV), a[0],
+                Measurable.of(Quantity.NUT_SPACING), a[1],
+                Measurable.of(Quantity.PEGBOX_WIDTH_AT_NUT), a[2],
+                Measurable.of(Quantity.PEGBOX_WIDTH_AT_END), a[3],
+                Measurable.of(Quantity.PEGBOX_LENGTH), a[4],
+                Measurable.of(Quantity.SHAFT_DIAMETER), a[5]));
         return WindingPlan.of(setUp, string(Position.IV, a[6]), WindingChoice.USUAL)
                 .sideAngleDeg();
     }
 
     private static double shaftClearanceMm(double[] a) {
-        SetUp setUp = Examples.measured(
-                Examples.VIOLIN,
-                Map.of(
-                        Quantity.NUT_TO_PEG_II, a[0],
-                        Quantity.SHAFT_DEPTH_II, a[1],
-                        Quantity.NUT_TO_PEG_III, a[2],
-                        Quantity.SHAFT_DEPTH_III, a[3],
-                        Quantity.SHAFT_DIAMETER, a[4]));
+        SetUp setUp = Examples.VIOLIN.measured(Map.of(
+                Measurable.of(Quantity.NUT_TO_PEG, Position.II), a[0],
+                Measurable.of(Quantity.SHAFT_DEPTH, Position.II), a[1],
+                Measurable.of(Quantity.NUT_TO_PEG, Position.III), a[2],
+                Measurable.of(Quantity.SHAFT_DEPTH, Position.III), a[3],
+                Measurable.of(Quantity.SHAFT_DIAMETER), a[4]));
         return clearance(setUp, a[5], Obstacle.SHAFT);
     }
 
     private static double floorClearanceMm(double[] a) {
-        SetUp setUp = Examples.measured(
-                Examples.VIOLIN,
-                Map.of(
-                        Quantity.PEGBOX_DEPTH, a[0],
-                        Quantity.SHAFT_DEPTH_II, a[1],
-                        Quantity.SHAFT_DIAMETER, a[2]));
+        SetUp setUp = Examples.VIOLIN.measured(Map.of(
+                Measurable.of(Quantity.PEGBOX_DEPTH), a[0],
+                Measurable.of(Quantity.SHAFT_DEPTH, Position.II), a[1],
+                Measurable.of(Quantity.SHAFT_DIAMETER), a[2]));
         return clearance(setUp, a[3], Obstacle.FLOOR);
     }
 

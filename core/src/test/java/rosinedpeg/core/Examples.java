@@ -3,7 +3,6 @@ package rosinedpeg.core;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Set;
-import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -38,7 +37,7 @@ public final class Examples {
     public static StringSpec violinString(
             Position position, StringCore core, double tensionN, double diameterMm, double axialStiffnessN) {
         Pitch pitch = Family.VIOLIN.openStrings().get(position.ordinal());
-        double totalMm = 383 + VIOLIN.value(Quantity.nutToPeg(position)) + 90;
+        double totalMm = 383 + VIOLIN.value(Quantity.NUT_TO_PEG, position) + 90;
         return new StringSpec(
                 position,
                 core,
@@ -69,21 +68,6 @@ public final class Examples {
     /** A full-size instrument of any family with nothing measured. */
     public static SetUp instrument(Family family) {
         return SetUp.unmeasured(Size.of(family).get(0));
-    }
-
-    /** The same instrument with some things measured. */
-    public static SetUp measured(SetUp setUp, Map<Quantity, Double> values) {
-        Map<Quantity, Figure> figures = new EnumMap<>(Quantity.class);
-        values.forEach((quantity, value) -> figures.put(quantity, Figure.measured(value, quantity.unit())));
-        return new SetUp(
-                setUp.size(),
-                setUp.leftHanded(),
-                setUp.referenceA(),
-                setUp.openStrings(),
-                figures,
-                setUp.tailEnds(),
-                setUp.pegSides(),
-                setUp.pegKind());
     }
 
     /** The usual strings of an instrument, I first, of four or five. */
@@ -118,7 +102,7 @@ public final class Examples {
                 figures[2],
                 setUp.value(Quantity.AFTERLENGTH) * 0.7,
                 nutMm + 1,
-                nutMm + setUp.value(Quantity.nutToPeg(position)) + woundMm);
+                nutMm + setUp.value(Quantity.NUT_TO_PEG, position) + woundMm);
     }
 
     private static final double[][][] TYPICAL = {

@@ -32,6 +32,7 @@ import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
@@ -178,7 +179,7 @@ class PegboxTest {
 
     @Test
     void aHoleBesideTheWallIsBetterReachedWithThePegDrawnOut() {
-        SetUp setUp = Examples.measured(VIOLIN, Map.of(Quantity.HOLE_TO_WALL_II, 2.9));
+        SetUp setUp = VIOLIN.measured(Map.of(Measurable.of(Quantity.HOLE_TO_WALL, Position.II), 2.9));
         assertThat(WindingPlan.of(setUp, SET.get(II), WindingChoice.USUAL).drawPegOut())
                 .isTrue();
     }
@@ -248,15 +249,15 @@ class PegboxTest {
 
     @Test
     void aTouchIsCuredOnTheOtherSideOfTheHoleOrReferred() {
-        SetUp crowded = Examples.measured(
-                VIOLIN, Map.of(Quantity.PEGBOX_WIDTH_AT_NUT, 12.0, Quantity.PEGBOX_WIDTH_AT_END, 9.0));
+        SetUp crowded = VIOLIN.measured(Map.of(
+                Measurable.of(Quantity.PEGBOX_WIDTH_AT_NUT), 12.0, Measurable.of(Quantity.PEGBOX_WIDTH_AT_END), 9.0));
         Touch touch = new StrungPegbox(crowded, SET, Map.of()).touches().get(0);
         assertThat(touch.clearance().string()).isEqualTo(IV);
         assertThat(touch.clearance().obstacle()).isEqualTo(Obstacle.BASS_WALL);
         assertThat(touch.cure()).isEqualTo(Touch.Cure.WIND_ON_OTHER_SIDE);
         assertThat(touch.otherSideMm()).isGreaterThan(touch.clearance().mm()).isPositive();
 
-        SetUp shallow = Examples.measured(VIOLIN, Map.of(Quantity.SHAFT_DEPTH_III, 9.5));
+        SetUp shallow = VIOLIN.measured(Map.of(Measurable.of(Quantity.SHAFT_DEPTH, Position.III), 9.5));
         Touch shaft = new StrungPegbox(shallow, SET, Map.of()).touches().get(0);
         assertThat(shaft.clearance().obstacle()).isIn(Obstacle.SHAFT, Obstacle.TURNS);
         assertThat(shaft.clearance().string()).isEqualTo(II);
@@ -286,7 +287,7 @@ class PegboxTest {
     }
 
     private static double shaftClearance(double depthMm) {
-        SetUp setUp = Examples.measured(VIOLIN, Map.of(Quantity.SHAFT_DEPTH_III, depthMm));
+        SetUp setUp = VIOLIN.measured(Map.of(Measurable.of(Quantity.SHAFT_DEPTH, Position.III), depthMm));
         return clearance(new StrungPegbox(setUp, SET, Map.of()), II, Obstacle.SHAFT, III)
                 .mm();
     }
@@ -336,8 +337,8 @@ class PegboxTest {
                 VIOLIN.referenceA(),
                 VIOLIN.openStrings(),
                 Map.of(
-                        Quantity.NUT_TO_PEG_II, Figure.measured(53, Unit.MILLIMETRE),
-                        Quantity.NUT_TO_PEG_III, Figure.measured(68, Unit.MILLIMETRE)),
+                        Measurable.of(Quantity.NUT_TO_PEG, Position.II), Figure.measured(53, Unit.MILLIMETRE),
+                        Measurable.of(Quantity.NUT_TO_PEG, Position.III), Figure.measured(68, Unit.MILLIMETRE)),
                 VIOLIN.tailEnds(),
                 Map.of(II, Side.BASS, III, Side.TREBLE),
                 null);
@@ -350,11 +351,11 @@ class PegboxTest {
         List<Pitch> five = new ArrayList<>(VIOLIN.openStrings());
         five.add(Pitch.of("C3"));
         SetUp withLowC = new SetUp(VIOLIN.size(), false, VIOLIN.referenceA(), five, Map.of(), VIOLIN.tailEnds());
-        assertThat(withLowC.value(Quantity.NUT_TO_PEG_V)).isEqualTo(16);
-        assertThat(withLowC.value(Quantity.NUT_TO_PEG_III)).isEqualTo(84);
+        assertThat(withLowC.value(Quantity.NUT_TO_PEG, Position.V)).isEqualTo(16);
+        assertThat(withLowC.value(Quantity.NUT_TO_PEG, Position.III)).isEqualTo(84);
         assertThat(withLowC.value(Quantity.PEGBOX_LENGTH)).isCloseTo(78 * 84 / 68.0, within(1e-9));
         assertThat(withLowC.xAtNutMm(III)).isZero();
-        assertThat(VIOLIN.figure(Quantity.NUT_TO_PEG_V)).isNull();
+        assertThat(VIOLIN.figure(Quantity.NUT_TO_PEG, Position.V)).isNull();
         assertThat(VIOLIN.figure(Quantity.GEAR_RATIO)).isNull();
         assertThat(new StrungPegbox(withLowC, Examples.set(withLowC), Map.of()).coveredBy(V))
                 .containsExactly(IV);

@@ -35,6 +35,7 @@ import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
@@ -131,7 +132,7 @@ class TradeRulesTest {
                 false,
                 new ReferenceA(442),
                 half.openStrings(),
-                Map.of(Quantity.VIBRATING_LENGTH, Figure.measured(287, Unit.MILLIMETRE)),
+                Map.of(Measurable.of(Quantity.VIBRATING_LENGTH), Figure.measured(287, Unit.MILLIMETRE)),
                 Map.of());
         assertThat(measured.weakestOrigin(Quantity.VIBRATING_LENGTH)).isEqualTo(Origin.MEASURED);
         assertThat(measured.weakestOrigin(Quantity.VIBRATING_LENGTH, Quantity.FOOT_SPAN))
@@ -146,7 +147,7 @@ class TradeRulesTest {
                         false,
                         ReferenceA.STANDARD,
                         Family.VIOLIN.openStrings(),
-                        Map.of(Quantity.VIBRATING_LENGTH, Figure.measured(lengthMm, Unit.MILLIMETRE)),
+                        Map.of(Measurable.of(Quantity.VIBRATING_LENGTH), Figure.measured(lengthMm, Unit.MILLIMETRE)),
                         Map.of()))
                 .hasMessageContaining("VIBRATING_LENGTH is " + lengthMm)
                 .hasMessageContaining("from 282.0 to 368.0 mm");

@@ -53,7 +53,7 @@ class DrawingsTest {
                     points(drawing.strings().get(position.ordinal()).path());
             assertThat(string.get(0)[1])
                     .as("peg " + position)
-                    .isCloseTo(-setUp.value(Quantity.nutToPeg(position)), within(0.01));
+                    .isCloseTo(-setUp.value(Quantity.NUT_TO_PEG, position), within(0.01));
             assertThat(string.get(1)[0]).as("nut " + position).isCloseTo(setUp.xAtNutMm(position), within(0.01));
             assertThat(string.get(2)[0]).as("bridge " + position).isCloseTo(setUp.xAtBridgeMm(position), within(0.01));
             assertThat(string.get(2)[1] - string.get(1)[1])

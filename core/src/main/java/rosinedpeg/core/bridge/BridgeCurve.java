@@ -3,6 +3,9 @@ package rosinedpeg.core.bridge;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
 
 /**
  * The curve of the bridge's top, from where its strings lie.
@@ -33,6 +36,21 @@ public final class BridgeCurve {
             }
         }
         this.points = List.copyOf(points);
+    }
+
+    /** {@return the curve of an instrument's bridge, from its lowest string to I} */
+    public static BridgeCurve of(SetUp setUp) {
+        List<StringPoint> points = new ArrayList<>();
+        for (int number = setUp.positions().size(); number >= 1; number--) {
+            Position position = Position.ofNumber(number);
+            points.add(new StringPoint(setUp.xAtBridgeMm(position), setUp.value(Quantity.STRING_HEIGHT, position)));
+        }
+        return new BridgeCurve(points);
+    }
+
+    /** {@return where the strings lie, x rising} */
+    public List<StringPoint> points() {
+        return points;
     }
 
     /** {@return how far each middle string stands over the line between its neighbours, in mm, square to that line} */

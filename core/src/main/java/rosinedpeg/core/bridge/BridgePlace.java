@@ -6,6 +6,7 @@ import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
 
 /**
  * Where a bridge stands and what shape it is in, by measure.
@@ -43,6 +44,17 @@ public record BridgePlace(
         ALONG.require("bassFootMm", bassFootMm);
         ACROSS.require("offCentreMm", offCentreMm);
         WARP.require("warpMm", warpMm);
+    }
+
+    /** {@return the place and shape of an instrument's bridge by what was measured last; as it should be by default} */
+    public static BridgePlace of(SetUp setUp) {
+        Position lowest = Position.ofNumber(setUp.positions().size());
+        return new BridgePlace(
+                setUp.value(Quantity.TREBLE_FOOT_OFF_LINE),
+                setUp.value(Quantity.BASS_FOOT_OFF_LINE),
+                setUp.value(Quantity.OFF_CENTRE),
+                setUp.value(Quantity.STRING_HEIGHT, Position.I) <= setUp.value(Quantity.STRING_HEIGHT, lowest),
+                setUp.value(Quantity.WARP));
     }
 
     /** {@return how far it is turned, in degrees, positive when the treble foot is further towards the fingerboard} */

@@ -39,9 +39,29 @@ public record Lean(double degrees) {
         return new Lean(Math.toDegrees(Math.atan(gapMm / heightMm)));
     }
 
-    /** {@return the gaps that can be entered for an instrument: as far as the bridge could lean and still stand up} */
-    public static Range gapRangeMm(SetUp setUp) {
-        double most = Math.floor(setUp.value(Quantity.BRIDGE_HEIGHT) * Math.tan(Math.toRadians(15)) * 2) / 2;
-        return new Range(-most, most, Unit.MILLIMETRE);
+    /** {@return the lean of an instrument's bridge by the gap that was measured last; square by default} */
+    public static Lean of(SetUp setUp) {
+        return fromGap(setUp.value(Quantity.BRIDGE_GAP), setUp.value(Quantity.BRIDGE_HEIGHT));
+    }
+
+    /**
+     * The lean from two lines drawn on a picture of the bridge from its side: how far the back face is from square to the
+     * top plate.
+     *
+     * @param plate along the top plate
+     * @param back along the bridge's tailpiece-side face
+     * @param tailpieceOnLeft on which side of the picture the tailpiece is
+     * @return the lean
+     * @throws IllegalArgumentException when the lines lie further than 20° from square
+     */
+    public static Lean fromPicture(PictureLine plate, PictureLine back, boolean tailpieceOnLeft) {
+        double fromSquare = back.directionDeg() - plate.directionDeg() - 90;
+        double folded = fromSquare - 180 * Math.rint(fromSquare / 180);
+        return new Lean(tailpieceOnLeft ? -folded : folded);
+    }
+
+    /** {@return the gap that a card would show at a height, in mm: {@code height · tan(lean)}} */
+    public double gapMm(double heightMm) {
+        return heightMm * Math.tan(Math.toRadians(degrees));
     }
 }

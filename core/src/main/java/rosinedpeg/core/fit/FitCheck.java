@@ -68,6 +68,25 @@ public final class FitCheck {
         this.slotWidthsMm = Map.copyOf(slotWidthsMm);
     }
 
+    /** {@return a check of an instrument with what was measured of its grooves and slots} */
+    public static FitCheck of(SetUp setUp, Map<Position, StringSpec> present) {
+        Map<Position, Double> groovesMm = new EnumMap<>(Position.class);
+        Map<Position, Double> slotsMm = new EnumMap<>(Position.class);
+        for (Position position : setUp.positions()) {
+            measuredMm(setUp, Quantity.BRIDGE_GROOVE_WIDTH, position).ifPresent(mm -> groovesMm.put(position, mm));
+            measuredMm(setUp, Quantity.NUT_GROOVE_WIDTH, position)
+                    .ifPresent(mm -> groovesMm.merge(position, mm, Math::min));
+            measuredMm(setUp, Quantity.TAIL_SLOT_WIDTH, position).ifPresent(mm -> slotsMm.put(position, mm));
+        }
+        return new FitCheck(setUp, present, groovesMm, slotsMm);
+    }
+
+    private static Optional<Double> measuredMm(SetUp setUp, Quantity quantity, Position position) {
+        return Optional.of(setUp.figure(quantity, position))
+                .filter(figure -> figure.origin() == Origin.MEASURED)
+                .map(Figure::value);
+    }
+
     /**
      * Judges one new string.
      *

@@ -2,6 +2,8 @@ package rosinedpeg.core.grooves;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.StringSpec;
 
 /**
@@ -25,6 +27,21 @@ public record Groove(double depthMm, double widthMm, double stringDiameterMm) {
         DEPTH.require("depthMm", depthMm);
         WIDTH.require("widthMm", widthMm);
         StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
+    }
+
+    /** {@return the groove of a string in the bridge of an instrument} */
+    public static Groove ofBridge(SetUp setUp, StringSpec string) {
+        return of(setUp, string, Quantity.BRIDGE_GROOVE_DEPTH, Quantity.BRIDGE_GROOVE_WIDTH);
+    }
+
+    /** {@return the groove of a string in the nut of an instrument} */
+    public static Groove ofNut(SetUp setUp, StringSpec string) {
+        return of(setUp, string, Quantity.NUT_GROOVE_DEPTH, Quantity.NUT_GROOVE_WIDTH);
+    }
+
+    private static Groove of(SetUp setUp, StringSpec string, Quantity depth, Quantity width) {
+        return new Groove(
+                setUp.value(depth, string.position()), setUp.value(width, string.position()), string.diameterMm());
     }
 
     /** {@return depth over the string's diameter} */

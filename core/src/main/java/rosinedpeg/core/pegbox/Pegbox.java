@@ -34,7 +34,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return how far the shaft of a string lies from the nut, in mm} */
     public double fromNutMm(Position position) {
-        return setUp.value(Quantity.nutToPeg(position));
+        return setUp.value(Quantity.NUT_TO_PEG, position);
     }
 
     /** {@return −1 when the knob of that string's peg is on the bass side, 1 on the treble side} */
@@ -44,7 +44,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return x of the hole in the shaft of a string} */
     public double holeXMm(Position position) {
-        return knobSide(position) * (halfWidthMm(fromNutMm(position)) - setUp.value(Quantity.holeToWall(position)));
+        return knobSide(position) * (halfWidthMm(fromNutMm(position)) - setUp.value(Quantity.HOLE_TO_WALL, position));
     }
 
     /** {@return the diameter of the shafts where strings wind, in mm} */
@@ -59,7 +59,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return the middle of a string's shaft at some x} */
     public Vector3D onShaft(Position position, double xMm) {
-        return new Vector3D(xMm, fromNutMm(position), -setUp.value(Quantity.shaftDepth(position)));
+        return new Vector3D(xMm, fromNutMm(position), -setUp.value(Quantity.SHAFT_DEPTH, position));
     }
 
     /**
@@ -91,7 +91,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return z of the walls' upper edge at the peg of a string} */
     public double wallTopZMm(Position position) {
-        return -WALL_TOP * setUp.value(Quantity.shaftDepth(position));
+        return -WALL_TOP * setUp.value(Quantity.SHAFT_DEPTH, position);
     }
 
     /** {@return z of the floor} */

@@ -1,191 +1,171 @@
 package rosinedpeg.core.setup;
 
-import rosinedpeg.core.figure.Figure;
+import static rosinedpeg.core.figure.Unit.DEGREE;
+import static rosinedpeg.core.figure.Unit.GRAM;
+import static rosinedpeg.core.figure.Unit.MILLIMETRE;
+import static rosinedpeg.core.figure.Unit.RATIO;
+import static rosinedpeg.core.setup.Area.BODY;
+import static rosinedpeg.core.setup.Area.BRIDGE;
+import static rosinedpeg.core.setup.Area.NUT;
+import static rosinedpeg.core.setup.Area.PEGBOX;
+import static rosinedpeg.core.setup.Area.TAILPIECE;
+import static rosinedpeg.core.setup.Having.ALL;
+import static rosinedpeg.core.setup.Having.EACH_STRING;
+import static rosinedpeg.core.setup.Having.EACH_TAPERED_PEG;
+import static rosinedpeg.core.setup.Having.EACH_TUNER;
+import static rosinedpeg.core.setup.Having.GEARS;
+import static rosinedpeg.core.setup.Having.INNER_STRINGS;
+import static rosinedpeg.core.setup.Spread.between;
+import static rosinedpeg.core.setup.Spread.eitherSide;
+import static rosinedpeg.core.setup.Spread.times;
+import static rosinedpeg.core.setup.Usual.angle;
+import static rosinedpeg.core.setup.Usual.length;
+import static rosinedpeg.core.setup.Usual.nothing;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.strings.Position;
 
 /**
- * What can be measured on an instrument. Each has a usual value for every family and size, which stands in until
- * somebody measures. Lengths of a smaller size are those of the full size in the ratio of the vibrating lengths.
+ * What can be measured on an instrument, in the order in which usual values follow from one another. Each has a usual
+ * value, which stands in until somebody measures. Lengths of a smaller size are those of the full size in the ratio of the
+ * vibrating lengths.
  */
 public enum Quantity {
     /** From the nut to the bridge, along the string. */
-    VIBRATING_LENGTH(0.86, 1.12),
+    VIBRATING_LENGTH(BODY, ALL, MILLIMETRE, (known, at) -> known.size().vibratingLengthMm(), times(0.86, 1.12)),
     /** From the bridge to the tailpiece's fret or the tuner; a sixth of the vibrating length by default. */
-    AFTERLENGTH(0.6, 1.5),
+    AFTERLENGTH(TAILPIECE, ALL, MILLIMETRE, (known, at) -> known.value(Quantity.VIBRATING_LENGTH) / 6, times(0.6, 1.5)),
     /** From the top plate to the crown of the bridge at its centre. */
-    BRIDGE_HEIGHT(0.75, 1.3, 33, 38, 90, 160),
+    BRIDGE_HEIGHT(BRIDGE, ALL, MILLIMETRE, length(33, 38, 90, 160), times(0.75, 1.3)),
     /** Of a bridge foot, front to back. */
-    FOOT_DEPTH(0.6, 1.6, 4.5, 5.2, 11, 20),
+    FOOT_DEPTH(BRIDGE, ALL, MILLIMETRE, length(4.5, 5.2, 11, 20), times(0.6, 1.6)),
     /** Of the bridge at its top edge. */
-    TOP_THICKNESS(0.5, 2, 1.3, 1.5, 2.6, 4.5),
+    TOP_THICKNESS(BRIDGE, ALL, MILLIMETRE, length(1.3, 1.5, 2.6, 4.5), times(0.5, 2)),
     /** Between the centres of the two feet. */
-    FOOT_SPAN(0.75, 1.35, 31, 35, 70, 122),
+    FOOT_SPAN(BRIDGE, ALL, MILLIMETRE, length(31, 35, 70, 122), times(0.75, 1.35)),
     /** Between the outer strings at the bridge. */
-    BRIDGE_SPACING(0.8, 1.25, 33.5, 37, 47.5, 82),
-    /** Between the outer strings at the nut. */
-    NUT_SPACING(0.75, 1.3, 16.5, 17.5, 22, 33),
+    BRIDGE_SPACING(BRIDGE, ALL, MILLIMETRE, length(33.5, 37, 47.5, 82), times(0.8, 1.25)),
+    /** From the lowest string to an inner one, at the bridge. */
+    FROM_LOWEST_STRING(
+            BRIDGE,
+            INNER_STRINGS,
+            MILLIMETRE,
+            (known, at) -> {
+                double spacingMm = known.value(Quantity.BRIDGE_SPACING);
+                return spacingMm / 2 + SetUp.xAcross(at, known.strings(), spacingMm);
+            },
+            times(0.6, 1.5)),
+    /** From the top plate up to a string in its groove on the bridge. */
+    STRING_HEIGHT(BRIDGE, EACH_STRING, MILLIMETRE, Usual::stringHeightMm, times(0.7, 1.35)),
+    /** From the rim of a string's groove in the bridge to its floor. */
+    BRIDGE_GROOVE_DEPTH(BRIDGE, EACH_STRING, MILLIMETRE, Usual::grooveDepthMm, times(0, 5)),
+    /** Of a string's groove in the bridge, at its rim. */
+    BRIDGE_GROOVE_WIDTH(BRIDGE, EACH_STRING, MILLIMETRE, Usual::stringDiameterMm, times(0.4, 3)),
+    /** Between the bridge's back and a card's right angle, at the top; below 0 when the gap is at the foot. */
+    BRIDGE_GAP(
+            BRIDGE,
+            ALL,
+            MILLIMETRE,
+            nothing(),
+            eitherSide(known -> known.value(Quantity.BRIDGE_HEIGHT) * Math.tan(Math.toRadians(15)))),
+    /** The treble foot from the line between the nicks, above 0 towards the fingerboard. */
+    TREBLE_FOOT_OFF_LINE(
+            BRIDGE, ALL, MILLIMETRE, nothing(), eitherSide(known -> known.value(Quantity.FOOT_SPAN) * 0.4)),
+    /** The same of the bass foot. */
+    BASS_FOOT_OFF_LINE(BRIDGE, ALL, MILLIMETRE, nothing(), eitherSide(known -> known.value(Quantity.FOOT_SPAN) * 0.4)),
+    /** The middle of the feet from the middle of the strings, above 0 towards the treble side. */
+    OFF_CENTRE(BRIDGE, ALL, MILLIMETRE, nothing(), eitherSide(known -> known.value(Quantity.FOOT_SPAN) * 0.2)),
+    /** The most that a straightedge stands off the bridge's back. */
+    WARP(BRIDGE, ALL, MILLIMETRE, nothing(), between(known -> 0, known -> known.value(Quantity.BRIDGE_HEIGHT) / 10)),
     /** Between the strings and the top plate, on the fingerboard side of the bridge. */
-    FRONT_ANGLE(0.5, 1.6, 8.5, 8.5, 10.5, 12),
+    FRONT_ANGLE(BODY, ALL, DEGREE, angle(8.5, 8.5, 10.5, 12), times(0.5, 1.6)),
     /** Between the strings and the top plate, on the tailpiece side of the bridge. */
-    BACK_ANGLE(0.5, 1.6, 13.5, 13.5, 16, 18),
-    /** Of the peg or the machine's post where the string winds. */
-    SHAFT_DIAMETER(0.65, 1.5, 7.6, 8.2, 13, 10),
-    /** From the nut to the peg of I. */
-    NUT_TO_PEG_I(0.6, 1.6),
-    /** From the nut to the peg of II. */
-    NUT_TO_PEG_II(0.6, 1.6),
-    /** From the nut to the peg of III. */
-    NUT_TO_PEG_III(0.6, 1.6),
-    /** From the nut to the peg of IV. */
-    NUT_TO_PEG_IV(0.6, 1.6),
-    /** From the nut to the peg of V. */
-    NUT_TO_PEG_V(0.6, 1.6),
+    BACK_ANGLE(BODY, ALL, DEGREE, angle(13.5, 13.5, 16, 18), times(0.5, 1.6)),
+    /** Between the outer strings at the nut. */
+    NUT_SPACING(NUT, ALL, MILLIMETRE, length(16.5, 17.5, 22, 33), times(0.75, 1.3)),
+    /** From the rim of a string's groove in the nut to its floor. */
+    NUT_GROOVE_DEPTH(NUT, EACH_STRING, MILLIMETRE, Usual::grooveDepthMm, times(0, 5)),
+    /** Of a string's groove in the nut, at its rim. */
+    NUT_GROOVE_WIDTH(NUT, EACH_STRING, MILLIMETRE, Usual::stringDiameterMm, times(0.4, 3)),
     /** Inside the pegbox, from wall to wall, at the nut. */
-    PEGBOX_WIDTH_AT_NUT(0.6, 1.5, 15, 17, 29, 40),
+    PEGBOX_WIDTH_AT_NUT(PEGBOX, ALL, MILLIMETRE, length(15, 17, 29, 40), times(0.6, 1.5)),
     /** Inside the pegbox, from wall to wall, at its far end. */
-    PEGBOX_WIDTH_AT_END(0.6, 1.6, 11.5, 13, 22, 30),
+    PEGBOX_WIDTH_AT_END(PEGBOX, ALL, MILLIMETRE, length(11.5, 13, 22, 30), times(0.6, 1.6)),
     /** From the nut to the far end of the pegbox. */
-    PEGBOX_LENGTH(0.7, 1.6, 78, 88, 168, 212),
+    PEGBOX_LENGTH(PEGBOX, ALL, MILLIMETRE, Usual::pegboxLengthMm, times(0.7, 1.6)),
     /** From the level of the strings at the nut down to the pegbox's floor. */
-    PEGBOX_DEPTH(0.7, 1.5, 20.5, 23, 38, 46),
-    /** From the level of the strings at the nut down to the middle of the shaft of I. */
-    SHAFT_DEPTH_I(0.6, 1.6),
-    /** The same of II. */
-    SHAFT_DEPTH_II(0.6, 1.6),
-    /** The same of III. */
-    SHAFT_DEPTH_III(0.6, 1.6),
-    /** The same of IV. */
-    SHAFT_DEPTH_IV(0.6, 1.6),
-    /** The same of V. */
-    SHAFT_DEPTH_V(0.6, 1.6),
-    /** From the hole in the shaft of I to the wall on the side of its knob. */
-    HOLE_TO_WALL_I(0.1, 3),
-    /** The same of II. */
-    HOLE_TO_WALL_II(0.1, 3),
-    /** The same of III. */
-    HOLE_TO_WALL_III(0.1, 3),
-    /** The same of IV. */
-    HOLE_TO_WALL_IV(0.1, 3),
-    /** The same of V. */
-    HOLE_TO_WALL_V(0.1, 3),
+    PEGBOX_DEPTH(PEGBOX, ALL, MILLIMETRE, length(20.5, 23, 38, 46), times(0.7, 1.5)),
+    /** Of the peg or the machine's post where the string winds. */
+    SHAFT_DIAMETER(PEGBOX, ALL, MILLIMETRE, length(7.6, 8.2, 13, 10), times(0.65, 1.5)),
+    /** From the nut to a string's peg. */
+    NUT_TO_PEG(PEGBOX, EACH_STRING, MILLIMETRE, Usual::nutToPegMm, times(0.6, 1.6)),
+    /** From the level of the strings at the nut down to the middle of a string's shaft. */
+    SHAFT_DEPTH(PEGBOX, EACH_STRING, MILLIMETRE, Usual::shaftDepthMm, times(0.6, 1.6)),
+    /** From the hole in a string's shaft to the wall on the side of its knob. */
+    HOLE_TO_WALL(PEGBOX, EACH_STRING, MILLIMETRE, Usual::holeToWallMm, times(0.1, 3)),
+    /** From the lip of a peg's collar to the wall; a peg that wears its way in has less of it every year. */
+    COLLAR_TO_WALL(PEGBOX, EACH_TAPERED_PEG, MILLIMETRE, length(12, 13, 18, 20), times(0, 3)),
     /** Turns of a machine head's crank or a geared peg's knob for one turn of its shaft. */
-    GEAR_RATIO(0.1, 3);
+    GEAR_RATIO(PEGBOX, GEARS, RATIO, (known, at) -> known.pegKind().usualRatio(), times(0.1, 3)),
+    /** Of the slot that a string's tail end goes through. */
+    TAIL_SLOT_WIDTH(
+            TAILPIECE, EACH_STRING, MILLIMETRE, (known, at) -> 1.6 * Usual.stringDiameterMm(known, at), times(0.3, 4)),
+    /** Between the tailpiece and the top plate, where they come nearest. */
+    TAILPIECE_TO_TOP(TAILPIECE, ALL, MILLIMETRE, length(8, 9, 20, 35), times(0, 3)),
+    /** Of the tailpiece with what is built into it. */
+    TAILPIECE_MASS(TAILPIECE, ALL, GRAM, Usual.mass(18, 25, 75, 280), times(0.2, 4)),
+    /** Of each fine tuner that was added to it. */
+    ADDED_TUNER_MASS(TAILPIECE, ALL, GRAM, Usual.mass(5, 6, 14, 25), times(0.1, 4)),
+    /** How far the screw of a string's fine tuner can still go in, which raises the pitch. */
+    TUNER_SCREW_LEFT(TAILPIECE, EACH_TUNER, MILLIMETRE, length(4, 4, 6, 8), times(0, 2.5)),
+    /** How far that screw is in already. */
+    TUNER_SCREW_IN(TAILPIECE, EACH_TUNER, MILLIMETRE, length(3, 3, 4, 5), times(0, 4)),
+    /** Between the lever of a string's fine tuner and the top plate. */
+    LEVER_TO_TOP(TAILPIECE, EACH_TUNER, MILLIMETRE, length(6, 7, 14, 20), times(0, 1.5));
 
     /** Gap that is usually left between the last turn and the wall, in shaft diameters. */
     public static final double GAP_TO_WALL = 0.13;
-    /** From the hole to where the string leaves, in shaft diameters. */
-    private static final double HOLE_TO_LEAVING = 0.29;
-    /** How far shafts lie deeper for each mm further from the nut. */
-    private static final double SHAFT_SLOPE = 0.06;
 
-    private static final double[][] PEG_PLACES = {
-        {16, 31, 53, 68, 84}, {18, 35, 60, 77, 95}, {34, 66, 115, 147, 180}, {50, 85, 150, 185, 225}
-    };
-    private static final double[] SHAFT_DEPTH_AT_NUT = {9.8, 11, 17.5, 23};
+    private final Area area;
+    private final Having having;
+    private final Unit unit;
+    private final Usual usual;
+    private final Spread spread;
 
-    private final double lowFactor;
-    private final double highFactor;
-    private final double[] byFamily;
-
-    Quantity(double lowFactor, double highFactor, double... byFamily) {
-        this.lowFactor = lowFactor;
-        this.highFactor = highFactor;
-        this.byFamily = byFamily;
+    Quantity(Area area, Having having, Unit unit, Usual usual, Spread spread) {
+        this.area = area;
+        this.having = having;
+        this.unit = unit;
+        this.usual = usual;
+        this.spread = spread;
     }
 
-    /** {@return the unit: degrees for the two string angles, a plain ratio for gears, millimetres for all else} */
+    /** {@return where on the instrument it is measured} */
+    public Area area() {
+        return area;
+    }
+
+    /** {@return its unit} */
     public Unit unit() {
-        if (isAngle()) {
-            return Unit.DEGREE;
-        }
-        return this == GEAR_RATIO ? Unit.RATIO : Unit.MILLIMETRE;
+        return unit;
     }
 
-    /** {@return whether it is measured on the pegs or in the pegbox} */
-    public boolean ofPegbox() {
-        return compareTo(SHAFT_DIAMETER) >= 0;
+    /** {@return whether each string has its own, rather than the instrument one} */
+    public boolean ofEachString() {
+        return having.ofEachString();
     }
 
-    /** {@return whether an instrument has it} */
-    public boolean appliesTo(int strings, PegKind pegs) {
-        if (this == GEAR_RATIO) {
-            return !pegs.holdsByFriction();
-        }
-        return strings == 5 || !name().endsWith("_V");
+    boolean isOn(Known known, Position position) {
+        return having.has(known, position);
     }
 
-    /** {@return the usual value for an instrument of that size, with so many strings on such pegs} */
-    public Figure defaultFor(Size size, int strings, PegKind pegs) {
-        return Figure.byDefault(usual(size, strings, pegs), unit());
+    double usual(Known known, Position position) {
+        return usual.value(known, position);
     }
 
-    private double usual(Size size, int strings, PegKind pegs) {
-        if (this == VIBRATING_LENGTH) {
-            return size.vibratingLengthMm();
-        }
-        if (this == AFTERLENGTH) {
-            return size.vibratingLengthMm() / 6;
-        }
-        if (this == GEAR_RATIO) {
-            return pegs.usualRatio();
-        }
-        int family = size.family().ordinal();
-        if (isAngle()) {
-            return byFamily[family];
-        }
-        if (byFamily.length > 0) {
-            double longer = this == PEGBOX_LENGTH && strings == 5 ? PEG_PLACES[family][4] / PEG_PLACES[family][3] : 1;
-            return byFamily[family] * size.scale() * longer;
-        }
-        Position position = Position.valueOf(name().substring(name().lastIndexOf('_') + 1));
-        double fromNutMm = PEG_PLACES[family][PegLayout.placeFromNut(position, strings)] * size.scale();
-        if (name().startsWith("NUT_TO_PEG")) {
-            return fromNutMm;
-        }
-        if (name().startsWith("SHAFT_DEPTH")) {
-            return SHAFT_DEPTH_AT_NUT[family] * size.scale() + SHAFT_SLOPE * fromNutMm;
-        }
-        return usualHoleToWallMm(position, fromNutMm, size, strings, pegs);
-    }
-
-    private static double usualHoleToWallMm(Position position, double fromNutMm, Size size, int strings, PegKind pegs) {
-        double shaft = SHAFT_DIAMETER.usual(size, strings, pegs);
-        double halfWidth = PegLayout.halfWidthMm(
-                PEGBOX_WIDTH_AT_NUT.usual(size, strings, pegs),
-                PEGBOX_WIDTH_AT_END.usual(size, strings, pegs),
-                PEGBOX_LENGTH.usual(size, strings, pegs),
-                fromNutMm);
-        double groove = Math.abs(SetUp.xAcross(position, strings, NUT_SPACING.usual(size, strings, pegs)));
-        double leaving = Math.min(groove, halfWidth - GAP_TO_WALL * shaft);
-        return halfWidth - leaving + HOLE_TO_LEAVING * shaft;
-    }
-
-    /** {@return what may be entered for an instrument of that size, rounded outwards to whole units} */
-    public Range rangeFor(Size size, int strings, PegKind pegs) {
-        double usual = usual(size, strings, pegs);
-        double step = usual < 20 ? 0.1 : 1;
-        return new Range(
-                Math.floor(usual * lowFactor / step) * step, Math.ceil(usual * highFactor / step) * step, unit());
-    }
-
-    /** {@return the distance from the nut to the peg of that string} */
-    public static Quantity nutToPeg(Position position) {
-        return valueOf("NUT_TO_PEG_" + position);
-    }
-
-    /** {@return the depth of the shaft of that string} */
-    public static Quantity shaftDepth(Position position) {
-        return valueOf("SHAFT_DEPTH_" + position);
-    }
-
-    /** {@return the distance from the hole of that string's shaft to the wall} */
-    public static Quantity holeToWall(Position position) {
-        return valueOf("HOLE_TO_WALL_" + position);
-    }
-
-    private boolean isAngle() {
-        return this == FRONT_ANGLE || this == BACK_ANGLE;
+    /** What may be entered, rounded outwards; it rests on usual values alone, so that no order of measuring matters. */
+    Range range(Known usualOnes, Position position) {
+        return spread.around(usual(usualOnes, position), usualOnes, unit);
     }
 }

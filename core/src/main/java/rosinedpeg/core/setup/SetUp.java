@@ -2,8 +2,11 @@ package rosinedpeg.core.setup;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.figure.Figure;
@@ -22,7 +25,7 @@ import rosinedpeg.core.strings.StringSpec;
  * @param leftHanded whether everything is mirrored; positions and "bass" and "treble" keep their meaning
  * @param referenceA what it is tuned to
  * @param openStrings the pitches of its strings, I first, four or five
- * @param figures every {@link Quantity} that applies, with its value
+ * @param figures everything that can be measured on it, with its value
  * @param tailEnds what each string is hung on
  * @param pegSides on which side of the pegbox the knob of each string's peg is
  * @param pegKind what the strings are wound on
@@ -32,13 +35,13 @@ public record SetUp(
         boolean leftHanded,
         ReferenceA referenceA,
         List<Pitch> openStrings,
-        Map<Quantity, Figure> figures,
+        Map<Measurable, Figure> figures,
         Map<Position, TailEnd> tailEnds,
         Map<Position, Side> pegSides,
         PegKind pegKind) {
 
     /**
-     * Fills in what is missing and checks the rest.
+     * Fills in what is missing and checks the rest; what such an instrument does not have is left out.
      *
      * @throws IllegalArgumentException when there are not four or five strings
      * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range for that size
@@ -52,22 +55,20 @@ public record SetUp(
                     "openStrings has " + openStrings.size() + " pitches; it must have 4 or 5");
         }
         pegKind = pegKind == null ? size.family().usualPegs() : pegKind;
-        Map<Quantity, Figure> complete = new EnumMap<>(Quantity.class);
-        for (Quantity quantity : Quantity.values()) {
-            if (quantity.appliesTo(openStrings.size(), pegKind)) {
-                Figure usual = quantity.defaultFor(size, openStrings.size(), pegKind);
-                Figure figure = figures.getOrDefault(quantity, usual);
-                quantity.rangeFor(size, openStrings.size(), pegKind).require(quantity.name(), figure.value());
-                complete.put(quantity, figure);
-            }
-        }
-        figures = Collections.unmodifiableMap(complete);
         Map<Position, TailEnd> hung = new EnumMap<>(Position.class);
         for (int number = 1; number <= openStrings.size(); number++) {
             Position position = Position.ofNumber(number);
             hung.put(position, tailEnds.getOrDefault(position, TailEnd.SLOT));
         }
         tailEnds = Collections.unmodifiableMap(hung);
+        Map<Measurable, Figure> measured = new LinkedHashMap<>(figures);
+        measured.values().removeIf(figure -> figure.origin() == Origin.DEFAULT);
+        if (!measured.isEmpty()) {
+            Figures usual = new Figures(size, pegKind, tailEnds, Map.of());
+            measured.keySet().retainAll(usual.all().keySet());
+            measured.forEach((what, figure) -> usual.range(what).require(what.code(), figure.value()));
+        }
+        figures = new Figures(size, pegKind, tailEnds, measured).all();
         Map<Position, Side> sides = new EnumMap<>(PegLayout.usualSides(openStrings.size()));
         if (pegSides != null) {
             sides.putAll(pegSides);
@@ -81,7 +82,7 @@ public record SetUp(
             boolean leftHanded,
             ReferenceA referenceA,
             List<Pitch> openStrings,
-            Map<Quantity, Figure> figures,
+            Map<Measurable, Figure> figures,
             Map<Position, TailEnd> tailEnds) {
         this(size, leftHanded, referenceA, openStrings, figures, tailEnds, null, null);
     }
@@ -107,14 +108,29 @@ public record SetUp(
         return List.of(Position.values()).subList(0, openStrings.size());
     }
 
-    /** {@return the value of a quantity with its unit and origin; null for what such an instrument does not have} */
-    public Figure figure(Quantity quantity) {
-        return figures.get(quantity);
+    /** {@return the figure of what can be measured; null for what such an instrument does not have} */
+    public Figure figure(Measurable measurable) {
+        return figures.get(measurable);
     }
 
-    /** {@return what may be entered for a quantity of this instrument} */
+    /** {@return the figure of a quantity of the whole instrument; null for what such an instrument does not have} */
+    public Figure figure(Quantity quantity) {
+        return figure(Measurable.of(quantity));
+    }
+
+    /** {@return the figure of a string's quantity; null for what such an instrument does not have} */
+    public Figure figure(Quantity quantity, Position position) {
+        return figure(Measurable.of(quantity, position));
+    }
+
+    /** {@return what may be entered, by the usual values of such an instrument} */
+    public Range rangeOf(Measurable measurable) {
+        return new Figures(size, pegKind, tailEnds, Map.of()).range(measurable);
+    }
+
+    /** {@return what may be entered for a quantity of the whole instrument} */
     public Range rangeOf(Quantity quantity) {
-        return quantity.rangeFor(size, openStrings.size(), pegKind);
+        return rangeOf(Measurable.of(quantity));
     }
 
     /**
@@ -122,24 +138,43 @@ public record SetUp(
      *
      * @param quantity one that such an instrument has
      * @return the number, in the quantity's unit
-     * @throws IllegalArgumentException when it has no such quantity, as a fifth peg with four strings
+     * @throws IllegalArgumentException when it has no such quantity, as a gear ratio with friction pegs
      */
     public double value(Quantity quantity) {
-        Figure figure = figures.get(quantity);
+        return value(Measurable.of(quantity));
+    }
+
+    /**
+     * The bare number of a string's quantity.
+     *
+     * @param quantity one that each string has
+     * @param position one of the instrument's strings
+     * @return the number, in the quantity's unit
+     * @throws IllegalArgumentException when it has no such quantity, as a fifth peg with four strings
+     */
+    public double value(Quantity quantity, Position position) {
+        return value(Measurable.of(quantity, position));
+    }
+
+    private double value(Measurable measurable) {
+        Figure figure = figures.get(measurable);
         if (figure == null) {
-            throw new IllegalArgumentException("quantity is " + quantity + "; it must be one of " + figures.keySet());
+            throw new IllegalArgumentException("quantity is " + measurable.code() + "; it must be one of "
+                    + figures.keySet().stream().map(Measurable::code).toList());
         }
         return figure.value();
     }
 
     /** {@return {@code MEASURED} when all of the quantities were measured, {@code DEFAULT} otherwise} */
     public Origin weakestOrigin(Quantity... quantities) {
-        for (Quantity quantity : quantities) {
-            if (figure(quantity).origin() == Origin.DEFAULT) {
-                return Origin.DEFAULT;
-            }
-        }
-        return Origin.MEASURED;
+        return weakestOrigin(Arrays.stream(quantities).map(Measurable::of).toList());
+    }
+
+    /** {@return {@code MEASURED} when all of that was measured, {@code DEFAULT} otherwise} */
+    public Origin weakestOrigin(Collection<Measurable> measurables) {
+        return measurables.stream().anyMatch(one -> figure(one).origin() == Origin.DEFAULT)
+                ? Origin.DEFAULT
+                : Origin.MEASURED;
     }
 
     /**
@@ -202,14 +237,13 @@ public record SetUp(
         }
     }
 
-    /**
-     * Where a string crosses the bridge, from the centre line; strings are taken as equally spaced.
-     *
-     * @param position the string
-     * @return mm, positive on the treble side
-     */
+    /** {@return where a string crosses the bridge, in mm from the centre line, positive on the treble side} */
     public double xAtBridgeMm(Position position) {
-        return xAcross(position, openStrings.size(), value(Quantity.BRIDGE_SPACING));
+        double spacingMm = value(Quantity.BRIDGE_SPACING);
+        if (isOuter(position)) {
+            return xAcross(position, openStrings.size(), spacingMm);
+        }
+        return value(Quantity.FROM_LOWEST_STRING, position) - spacingMm / 2;
     }
 
     /** {@return where a string crosses the nut, in mm from the centre line, positive on the treble side} */
@@ -219,6 +253,19 @@ public record SetUp(
 
     static double xAcross(Position position, int strings, double spacingMm) {
         return spacingMm * (0.5 - (double) position.ordinal() / (strings - 1));
+    }
+
+    /**
+     * The same instrument with more of it measured.
+     *
+     * @param values in the unit of each quantity
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a value is outside its range
+     */
+    public SetUp measured(Map<Measurable, Double> values) {
+        Map<Measurable, Figure> more = new LinkedHashMap<>(figures);
+        values.forEach((what, value) ->
+                more.put(what, Figure.measured(value, what.quantity().unit())));
+        return new SetUp(size, leftHanded, referenceA, openStrings, more, tailEnds, pegSides, pegKind);
     }
 
     /** {@return the same instrument in another tuning, its strings unchanged in number} */
@@ -242,7 +289,7 @@ public record SetUp(
     public Elasticity elasticity(StringSpec string) {
         double freeLengthMm = value(Quantity.AFTERLENGTH)
                 + value(Quantity.VIBRATING_LENGTH)
-                + value(Quantity.nutToPeg(string.position()));
+                + value(Quantity.NUT_TO_PEG, string.position());
         return new Elasticity(tensionN(string), string.axialStiffnessN(), freeLengthMm);
     }
 }

@@ -4,6 +4,8 @@ import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 
 /**
  * The string between bridge and tailpiece. A sixth of the vibrating length sounds two octaves and a fifth above the open
@@ -28,6 +30,11 @@ public record Afterlength(double vibratingLengthMm, double measuredMm) {
     public Afterlength {
         LENGTH.require("vibratingLengthMm", vibratingLengthMm);
         MEASURED.require("measuredMm", measuredMm);
+    }
+
+    /** {@return the afterlength of an instrument} */
+    public static Afterlength of(SetUp setUp) {
+        return new Afterlength(setUp.value(Quantity.VIBRATING_LENGTH), setUp.value(Quantity.AFTERLENGTH));
     }
 
     /** {@return what it should be, {@code L/6}, in mm} */

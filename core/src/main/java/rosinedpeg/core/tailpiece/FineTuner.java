@@ -3,7 +3,10 @@ package rosinedpeg.core.tailpiece;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
 
 /**
  * What is left of a fine tuner's travel.
@@ -19,6 +22,11 @@ public record FineTuner(
 
     /** Less than this and the lever can touch the top when the screw goes in. */
     public static final double LEAST_CLEARANCE_MM = 1.5;
+
+    /** A usual lever; a default of our own. */
+    public static final double USUAL_PULL_PER_SCREW = 0.8;
+    /** A usual screw, M3; a default of our own. */
+    public static final double USUAL_THREAD_PITCH_MM = 0.5;
 
     private static final Range TRAVEL = new Range(0, 20, Unit.MILLIMETRE);
     private static final Range LEVER = new Range(0.2, 3, Unit.SHARE);
@@ -36,6 +44,16 @@ public record FineTuner(
         LEVER.require("pullPerScrew", pullPerScrew);
         THREAD.require("threadPitchMm", threadPitchMm);
         CLEARANCE.require("leverClearanceMm", leverClearanceMm);
+    }
+
+    /** {@return the fine tuner of a string, with a usual lever and thread} */
+    public static FineTuner of(SetUp setUp, Position position) {
+        return new FineTuner(
+                setUp.value(Quantity.TUNER_SCREW_LEFT, position),
+                setUp.value(Quantity.TUNER_SCREW_IN, position),
+                USUAL_PULL_PER_SCREW,
+                USUAL_THREAD_PITCH_MM,
+                setUp.value(Quantity.LEVER_TO_TOP, position));
     }
 
     /** {@return how far it can still raise the string, in cents} */

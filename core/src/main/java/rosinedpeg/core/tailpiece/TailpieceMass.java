@@ -5,6 +5,9 @@ import static java.util.Objects.requireNonNull;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 
 /**
  * What hangs between the strings and the tail cord. A heavy tailpiece dulls the sound: four tuners added to one weigh more
@@ -45,6 +48,17 @@ public record TailpieceMass(Family family, double tailpieceG, int addedTuners, d
             case CELLO -> new TailpieceMass(family, 75, addedTuners, 14);
             case BASS -> new TailpieceMass(family, 280, addedTuners, 25);
         };
+    }
+
+    /** {@return what an instrument's tailpiece weighs; tuners that are built into it are part of it} */
+    public static TailpieceMass of(SetUp setUp, boolean tunersBuiltIn) {
+        long tuners =
+                setUp.tailEnds().values().stream().filter(TailEnd::hasFineTuner).count();
+        return new TailpieceMass(
+                setUp.family(),
+                setUp.value(Quantity.TAILPIECE_MASS),
+                tunersBuiltIn ? 0 : (int) tuners,
+                setUp.value(Quantity.ADDED_TUNER_MASS));
     }
 
     /** {@return all of it, in g: {@code tailpiece + tuners · each}} */

@@ -55,7 +55,7 @@ public record Turns(double count) {
         return of(
                 string.totalLengthMm(),
                 setUp.value(Quantity.AFTERLENGTH) + setUp.value(Quantity.VIBRATING_LENGTH),
-                setUp.value(Quantity.nutToPeg(string.position())),
+                setUp.value(Quantity.NUT_TO_PEG, string.position()),
                 lock.tipMm(setUp.family(), shaftMm, string.diameterMm()),
                 setUp.elasticity(string).stretchMm(),
                 shaftMm,

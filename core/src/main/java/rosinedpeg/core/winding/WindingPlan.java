@@ -2,9 +2,11 @@ package rosinedpeg.core.winding;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.pegbox.Pegbox;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -126,18 +128,18 @@ public record WindingPlan(
                 Math.toDegrees(Math.atan((leavesX - grooveX) / pegbox.fromNutMm(position))),
                 360 * count,
                 count * ratio,
-                setUp.value(Quantity.holeToWall(position)) < HARD_TO_REACH * shaftMm,
+                setUp.value(Quantity.HOLE_TO_WALL, position) < HARD_TO_REACH * shaftMm,
                 clockwise(setUp, knob, choice.way()),
                 outcome,
                 outcome == Outcome.TOO_LONG && string.core().isSteel()
                         ? (turns.count() - TRIM_TO_TURNS) * Math.PI * (shaftMm + stringMm)
                         : 0,
-                setUp.weakestOrigin(
-                        Quantity.VIBRATING_LENGTH,
-                        Quantity.AFTERLENGTH,
-                        Quantity.SHAFT_DIAMETER,
-                        Quantity.nutToPeg(position),
-                        Quantity.holeToWall(position)));
+                setUp.weakestOrigin(List.of(
+                        Measurable.of(Quantity.VIBRATING_LENGTH),
+                        Measurable.of(Quantity.AFTERLENGTH),
+                        Measurable.of(Quantity.SHAFT_DIAMETER),
+                        Measurable.of(Quantity.NUT_TO_PEG, position),
+                        Measurable.of(Quantity.HOLE_TO_WALL, position))));
     }
 
     private static double farSideTurns(Turns turns, WindingChoice choice, double targetMm, double stringMm) {

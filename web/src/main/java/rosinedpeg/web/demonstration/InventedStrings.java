@@ -162,7 +162,7 @@ class InventedStrings {
         Position position = Position.ofNumber(number);
         double bridgeMm = setUp.value(Quantity.AFTERLENGTH);
         double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
-        double pegMm = nutMm + setUp.value(Quantity.nutToPeg(position));
+        double pegMm = nutMm + setUp.value(Quantity.NUT_TO_PEG, position);
         double stretchMm = tensionN * pegMm / axialStiffnessN;
         double woundMm = (setUp.family() == Family.BASS ? TURNS_ON_BASS : TURNS)
                 * Math.PI

@@ -83,7 +83,7 @@ public record InstrumentDrawing(
         double boardEnd = length * BOARD_SHARE;
         double boardEndHalf = boardHalf + (bridgeHalf * 1.12 - boardHalf) * BOARD_SHARE;
         double furthest = setUp.positions().stream()
-                .mapToDouble(p -> setUp.value(Quantity.nutToPeg(p)))
+                .mapToDouble(p -> setUp.value(Quantity.NUT_TO_PEG, p))
                 .max()
                 .orElseThrow();
         Pegbox pegbox = new Pegbox(setUp);
@@ -98,7 +98,7 @@ public record InstrumentDrawing(
         List<Stroke> pegs = new ArrayList<>();
         List<Stroke> strings = new ArrayList<>();
         for (Position p : setUp.positions()) {
-            double pegY = -setUp.value(Quantity.nutToPeg(p));
+            double pegY = -setUp.value(Quantity.NUT_TO_PEG, p);
             double side = pegbox.knobSide(p) * hand;
             double wallAt = pegbox.halfWidthMm(-pegY) + wall;
             double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
@@ -233,7 +233,7 @@ public record InstrumentDrawing(
         double length = setUp.value(Quantity.VIBRATING_LENGTH);
         double atNut = hand * setUp.xAtNutMm(position);
         double atBridge = hand * setUp.xAtBridgeMm(position);
-        double pegY = -setUp.value(Quantity.nutToPeg(position));
+        double pegY = -setUp.value(Quantity.NUT_TO_PEG, position);
         double tailY = length + setUp.value(Quantity.AFTERLENGTH);
         StringState drawn = state == null ? StringState.ON : state;
         double atPeg = hand * new Pegbox(setUp).holeXMm(position);
@@ -254,7 +254,7 @@ public record InstrumentDrawing(
                         ? null
                         : new Ring(
                                 hand * new Pegbox(setUp).holeXMm(position),
-                                -setUp.value(Quantity.nutToPeg(position)),
+                                -setUp.value(Quantity.NUT_TO_PEG, position),
                                 radius * 1.15,
                                 half);
             case NUT -> new Ring(position == null ? 0 : hand * setUp.xAtNutMm(position), 0, radius * 0.7, half);

@@ -59,7 +59,7 @@ public record Strands(
         double lengthMm = setUp.value(Quantity.VIBRATING_LENGTH);
         double afterMm = setUp.value(Quantity.AFTERLENGTH);
         double furthestPegMm = setUp.positions().stream()
-                .mapToDouble(position -> setUp.value(Quantity.nutToPeg(position)))
+                .mapToDouble(position -> setUp.value(Quantity.NUT_TO_PEG, position))
                 .max()
                 .orElseThrow();
         double scale = (WIDTH - LEFT - RIGHT) / (furthestPegMm + lengthMm + afterMm);
@@ -80,7 +80,7 @@ public record Strands(
         for (Position position : setUp.positions()) {
             double atNut = middle - setUp.xAtNutMm(position) * scale;
             double atBridge = middle - setUp.xAtBridgeMm(position) * scale;
-            double pegX = nutX - setUp.value(Quantity.nutToPeg(position)) * scale;
+            double pegX = nutX - setUp.value(Quantity.NUT_TO_PEG, position) * scale;
             double side = position.number() <= 2 ? -1 : 1;
             double wall = (nutHalf + margin) * side;
             double headEdge = middle + wall + side * 11;

@@ -1,0 +1,57 @@
+package rosinedpeg.core.inspection;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import rosinedpeg.core.pegs.CollarTrend.Collar;
+import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.wear.WearState;
+
+/**
+ * What is known of an instrument as it stands.
+ *
+ * @param setUp its set-up
+ * @param strings the strings on it; some may be missing
+ * @param wear how far they are used up
+ * @param pegSigns what was noticed last at each peg; a peg that nobody looked at is missing
+ * @param collars every collar distance that was logged, by peg
+ * @param parchment whether a parchment is glued over the groove of I
+ * @param tube whether a tube is on I
+ * @param tunersBuiltIn whether its fine tuners are part of the tailpiece
+ */
+public record Condition(
+        SetUp setUp,
+        Map<Position, StringSpec> strings,
+        Map<Position, WearState> wear,
+        Map<Position, Set<PegSign>> pegSigns,
+        Map<Position, List<Collar>> collars,
+        boolean parchment,
+        boolean tube,
+        boolean tunersBuiltIn) {
+
+    /** Copies what is mutable. */
+    public Condition {
+        requireNonNull(setUp, "setUp");
+        strings = copy(strings);
+        wear = copy(wear);
+        pegSigns = copy(pegSigns);
+        collars = copy(collars);
+    }
+
+    /** {@return an instrument of which nothing is known but its set-up and its strings} */
+    public static Condition of(SetUp setUp, Map<Position, StringSpec> strings) {
+        return new Condition(setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false);
+    }
+
+    private static <T> Map<Position, T> copy(Map<Position, T> map) {
+        Map<Position, T> copy = new EnumMap<>(Position.class);
+        copy.putAll(map);
+        return copy;
+    }
+}

@@ -1,0 +1,79 @@
+package rosinedpeg.core.setup;
+
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.strings.Position;
+
+/** Everything that an instrument of some make can have measured: the measured figure, or else the usual one. */
+final class Figures implements Known {
+
+    private final Size size;
+    private final PegKind pegKind;
+    private final Map<Position, TailEnd> tailEnds;
+    private final Map<Measurable, Figure> figures = new LinkedHashMap<>();
+
+    /** Fills in the usual figures, each from those before it. */
+    Figures(Size size, PegKind pegKind, Map<Position, TailEnd> tailEnds, Map<Measurable, Figure> measured) {
+        this.size = size;
+        this.pegKind = pegKind;
+        this.tailEnds = tailEnds;
+        for (Quantity quantity : Quantity.values()) {
+            List<Position> positions = quantity.ofEachString()
+                    ? List.of(Position.values()).subList(0, strings())
+                    : Collections.singletonList(null);
+            for (Position position : positions) {
+                if (quantity.isOn(this, position)) {
+                    Measurable measurable = new Measurable(quantity, position);
+                    Figure figure = measured.get(measurable);
+                    figures.put(
+                            measurable,
+                            figure != null
+                                    ? figure
+                                    : Figure.byDefault(quantity.usual(this, position), quantity.unit()));
+                }
+            }
+        }
+    }
+
+    Map<Measurable, Figure> all() {
+        return Collections.unmodifiableMap(figures);
+    }
+
+    Range range(Measurable measurable) {
+        return measurable.quantity().range(this, measurable.position());
+    }
+
+    @Override
+    public Size size() {
+        return size;
+    }
+
+    @Override
+    public int strings() {
+        return tailEnds.size();
+    }
+
+    @Override
+    public PegKind pegKind() {
+        return pegKind;
+    }
+
+    @Override
+    public TailEnd tailEnd(Position position) {
+        return tailEnds.get(position);
+    }
+
+    @Override
+    public double value(Quantity quantity) {
+        return figures.get(Measurable.of(quantity)).value();
+    }
+
+    @Override
+    public double value(Quantity quantity, Position position) {
+        return figures.get(Measurable.of(quantity, position)).value();
+    }
+}

@@ -1,0 +1,21 @@
+package rosinedpeg.core.setup;
+
+import rosinedpeg.core.strings.Position;
+
+/** What a usual value may follow from: the make of the instrument, and every quantity named before. */
+interface Known {
+
+    Size size();
+
+    int strings();
+
+    PegKind pegKind();
+
+    TailEnd tailEnd(Position position);
+
+    /** {@return the value of a quantity of the whole instrument, measured or usual} */
+    double value(Quantity quantity);
+
+    /** {@return the value of a string's quantity, measured or usual} */
+    double value(Quantity quantity, Position position);
+}

@@ -1,0 +1,48 @@
+package rosinedpeg.core.setup;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.Optional;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * One thing that can be measured on an instrument: a quantity, of one of its strings where each has its own.
+ *
+ * @param quantity what
+ * @param position of which string; null exactly when the instrument has only one of it
+ */
+public record Measurable(Quantity quantity, Position position) {
+
+    /**
+     * Checks that the parts go together.
+     *
+     * @throws IllegalArgumentException when a string is missing, or named where the instrument has only one of it
+     */
+    public Measurable {
+        requireNonNull(quantity, "quantity");
+        if (quantity.ofEachString() != (position != null)) {
+            throw new IllegalArgumentException("position is " + position + "; " + quantity
+                    + (quantity.ofEachString() ? " must name a string" : " must not name a string"));
+        }
+    }
+
+    /** {@return a quantity of the whole instrument} */
+    public static Measurable of(Quantity quantity) {
+        return new Measurable(quantity, null);
+    }
+
+    /** {@return a quantity of one string} */
+    public static Measurable of(Quantity quantity, Position position) {
+        return new Measurable(quantity, position);
+    }
+
+    /** {@return the string it belongs to, empty when the instrument has only one of it} */
+    public Optional<Position> string() {
+        return Optional.ofNullable(position);
+    }
+
+    /** {@return its name, as BRIDGE_HEIGHT or NUT_TO_PEG_IV} */
+    public String code() {
+        return position == null ? quantity.name() : quantity.name() + "_" + position;
+    }
+}
