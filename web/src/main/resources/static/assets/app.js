@@ -10,3 +10,7 @@ document.addEventListener("change", (event) => {
     if (details) details.open = event.target.checked;
   }
 });
+
+document.addEventListener("click", (event) => {
+  if (event.target.closest("[data-print]")) window.print();
+});

@@ -100,7 +100,10 @@ class BoundariesIT extends RunningApplication {
                         stranger,
                         Map.of("press", UUID.randomUUID().toString(), "seen", "1")))
                 .hasStatus(404);
-        assertThat(post("/instruments/" + violin + "/measurements", stranger, Map.of("value", "328")))
+        assertThat(post(
+                        "/instruments/" + violin + "/measure/BODY",
+                        stranger,
+                        Map.of("values[VIBRATING_LENGTH]", "328")))
                 .hasStatus(404);
         assertThat(count("run_event")).isEqualTo(events);
         assertThat(mvc.get().uri("/").with(user(stranger))).bodyText().doesNotContain("Pit 3 violin");
@@ -109,9 +112,9 @@ class BoundariesIT extends RunningApplication {
     @Test
     void aPostNeedsItsToken() {
         assertThat(mvc.post()
-                        .uri("/instruments/" + violin + "/measurements")
+                        .uri("/instruments/" + violin + "/measure/BODY")
                         .with(user(technician))
-                        .param("value", "328"))
+                        .param("values[VIBRATING_LENGTH]", "328"))
                 .hasStatus(403);
     }
 
@@ -121,7 +124,7 @@ class BoundariesIT extends RunningApplication {
         assertThat(mvc.get().uri("/people").with(user(technician))).hasStatus(403);
         assertThat(mvc.get().uri("/people").with(user(account("keeper")))).hasStatus(200);
         assertThat(mvc.get().uri("/instruments/new").with(user(player))).hasStatus(403);
-        assertThat(post("/instruments/" + violin + "/measurements", player, Map.of("value", "328")))
+        assertThat(post("/instruments/" + violin + "/measure/BODY", player, Map.of("values[VIBRATING_LENGTH]", "328")))
                 .hasStatus(403);
         assertThat(post("/instruments/" + violin + "/strings/II/signs", player, Map.of()))
                 .hasStatus(403);
@@ -164,46 +167,6 @@ class BoundariesIT extends RunningApplication {
             last = answer.headers().firstValue("Location").orElse("");
             assertThat(last).endsWith(attempt < 10 ? "/sign-in?wrong" : "/sign-in?wait");
         }
-    }
-
-    @ParameterizedTest
-    @CsvSource({
-        "3, 2026-01-05, It goes from 282 to 368 mm.",
-        "3000, 2026-01-05, It goes from 282 to 368 mm.",
-        "about 328, 2026-01-05, That is not a number. It goes from 282 to 368 mm.",
-        "NaN, 2026-01-05, It goes from 282 to 368 mm.",
-        "328, 1823-01-05, A day from 1990-01-01 to"
-    })
-    void aMeasurementThatCannotBeComesBackAsTyped(String value, String day, String sentence) {
-        long before = count("measurement");
-        MvcTestResult result = post(
-                "/instruments/" + violin + "/measurements",
-                technician,
-                Map.of("quantity", "VIBRATING_LENGTH", "value", value, "measuredOn", day));
-        assertThat(result)
-                .hasStatus(200)
-                .bodyText()
-                .contains(sentence)
-                .contains("value=\"" + value + "\"")
-                .contains("value=\"" + day + "\"")
-                .contains("aria-invalid=\"true\"");
-        assertThat(count("measurement")).isEqualTo(before);
-    }
-
-    @Test
-    void aMeasurementIsKeptWithItsOriginAndItsHistory() {
-        UUID instrument = instrument("Pit 9 cello");
-        for (String value : new String[] {"690", "691,5"}) {
-            assertThat(post(
-                            "/instruments/" + instrument + "/measurements",
-                            technician,
-                            Map.of("quantity", "VIBRATING_LENGTH", "value", value, "measuredOn", "2026-01-05")))
-                    .hasStatus(302);
-        }
-        assertThat(mvc.get().uri("/instruments/" + instrument).with(user(technician)))
-                .bodyText()
-                .contains("691.5 mm</span>")
-                .contains("measured, 690 mm, by Bench under the stage");
     }
 
     @ParameterizedTest

@@ -11,19 +11,30 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringEnd;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.strings.Winding;
+import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.drawing.InstrumentDrawing;
+import rosinedpeg.web.drawing.Mark;
+import rosinedpeg.web.drawing.MeasureDrawing;
 import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.drawing.StringState;
+import rosinedpeg.web.drawing.View;
 
 /** Drawings are to scale: their coordinates are read back and compared with the set-up. */
 class DrawingsTest {
@@ -99,6 +110,86 @@ class DrawingsTest {
         assertThat(Strands.of(bass, Map.of(Position.I, new Strands.Strand(1.25, 1.0, 7, "on"))))
                 .as("the same string always frays alike")
                 .isEqualTo(thick);
+    }
+
+    /** Everything that can be measured has a drawing of its own family's instrument, with the distance marked in view. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void everythingThatCanBeMeasuredIsShown(Family family) {
+        SetUp setUp = SetUp.unmeasured(Size.of(family).get(0));
+        setUp.figures().keySet().forEach(measurable -> {
+            View view = MeasureDrawing.of(setUp, measurable);
+            List<double[]> marked = view.marks().stream()
+                    .filter(mark -> mark.state().equals("distance"))
+                    .flatMap(mark -> points(((Mark.Path) mark).path()).stream())
+                    .toList();
+            boolean weighed = measurable.quantity().unit() != Unit.MILLIMETRE
+                    && measurable.quantity().unit() != Unit.DEGREE;
+            assertThat(marked.isEmpty()).as(measurable.code()).isEqualTo(weighed);
+            assertThat(marked).as(measurable.code()).allSatisfy(point -> {
+                assertThat(point[0]).isBetween(view.x(), view.x() + view.width());
+                assertThat(point[1]).isBetween(view.y(), view.y() + view.height());
+            });
+        });
+    }
+
+    @Test
+    void aMeasuredDistanceIsDrawnAsLongAsItIs() {
+        SetUp setUp = SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4"))
+                .measured(Map.of(
+                        Measurable.of(Quantity.PEGBOX_DEPTH), 19.5,
+                        Measurable.of(Quantity.FOOT_SPAN), 29.0,
+                        Measurable.of(Quantity.STRING_HEIGHT, Position.II), 31.4,
+                        Measurable.of(Quantity.COLLAR_TO_WALL, Position.I), 12.0,
+                        Measurable.of(Quantity.NUT_TO_PEG, Position.III), 51.0,
+                        Measurable.of(Quantity.LEVER_TO_TOP, Position.I), 4.4));
+        setUp.figures().forEach((measurable, figure) -> {
+            if (figure.origin() == Origin.MEASURED && measurable.quantity() != Quantity.COLLAR_TO_WALL) {
+                Mark.Path distance = (Mark.Path) MeasureDrawing.of(setUp, measurable).marks().stream()
+                        .filter(mark -> mark.state().equals("distance"))
+                        .findFirst()
+                        .orElseThrow();
+                double[] from = points(distance.path()).get(2);
+                double[] to = points(distance.path()).get(3);
+                assertThat(Math.hypot(to[0] - from[0], to[1] - from[1]))
+                        .as(measurable.code())
+                        .isCloseTo(figure.value(), within(0.02));
+            }
+        });
+    }
+
+    @Test
+    void aStringIsLaidAlongTheInstrument() {
+        SetUp setUp = SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4"));
+        StringSpec string = new StringSpec(
+                Position.II,
+                StringCore.SYNTHETIC,
+                Winding.SILVER,
+                StringEnd.BALL,
+                setUp.openString(Position.II),
+                328,
+                54,
+                0.68,
+                1400,
+                46,
+                384,
+                545);
+        FitDrawing drawing = FitDrawing.of(setUp, string);
+        double[] tail = points(path(drawing.tail(), "silk")).get(1);
+        assertThat(tail[0]).as("tail silk").isEqualTo(46);
+        List<double[]> silk = points(path(drawing.peg(), "silk"));
+        assertThat(silk.get(0)[0]).as("top silk").isEqualTo(384);
+        assertThat(silk.get(1)[0]).as("tip").isEqualTo(545);
+        double nutMm = setUp.value(Quantity.AFTERLENGTH) + 328;
+        assertThat(points(path(drawing.peg(), "bone")).get(0)[0]).isCloseTo(nutMm, within(0.01));
+    }
+
+    private static String path(View view, String state) {
+        return view.marks().stream()
+                .filter(mark -> mark.state().equals(state))
+                .map(mark -> ((Mark.Path) mark).path())
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test

@@ -18,9 +18,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.StrungPegbox;
-import rosinedpeg.core.setup.Family;
-import rosinedpeg.core.setup.SetUp;
-import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.instrument.Instrument;
@@ -163,16 +161,17 @@ class FamiliesIT extends InBrowser {
 
     @Test
     void theBridgeIsDrawnAsItLeans() {
-        UUID violin = instrument("Pit 3 violin");
+        Instrument violin = violin();
         Page page = signedIn("bench", 1280);
-        page.navigate("/instruments/" + violin + "/bridge");
+        page.navigate("/instruments/" + violin.id() + "/bridge");
         page.locator("#gap").fill("2");
         assertThat(page.locator("#stance .state").first()).containsText("to be straightened");
-        Thrust thrust = Thrust.of(SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4")), Lean.fromGap(2, 33));
+        double heightMm = violin.setUp().value(Quantity.BRIDGE_HEIGHT);
+        Thrust thrust = Thrust.of(violin.setUp(), Lean.fromGap(2, heightMm));
         double[] meets = lastPoint(page.locator(".bridge-drawing .push").getAttribute("d"));
         assertThat(meets[0]).isCloseTo(thrust.atMm(), within(0.01));
         page.locator("#gap").fill("90");
-        assertThat(page.locator("#stance [role=alert]")).containsText("The gap is a number from");
+        assertThat(page.locator("#stance [role=alert]")).containsText("The gap is a number from −8.9 to 8.9 mm");
         assertThat(page.locator("#gap")).hasValue("90");
         assertThat(browser.complaints()).isEmpty();
     }
@@ -204,8 +203,7 @@ class FamiliesIT extends InBrowser {
     /** The drawing is exact: every string ends where the core says, before and after another choice. */
     @Test
     void thePegboxIsDrawnWhereTheCoreSaysItIs() {
-        Instrument violin = CurrentWorkshop.in(
-                account("bench").workshopId(), "Test", () -> instruments.get(instrument("Pit 3 violin")));
+        Instrument violin = violin();
         StrungPegbox core = new StrungPegbox(violin.setUp(), violin.specs(), Map.of());
         for (int width : new int[] {1280, 390}) {
             Page page = signedIn("bench", width);
@@ -225,6 +223,11 @@ class FamiliesIT extends InBrowser {
             assertThat(page.locator(".pegbox-drawing path.string").nth(3)).not().hasAttribute("d", drawn.get(3));
         }
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    private Instrument violin() {
+        UUID id = instrument("Pit 3 violin");
+        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> instruments.get(id));
     }
 
     private static List<String> paths(Page page) {

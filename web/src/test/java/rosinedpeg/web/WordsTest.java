@@ -23,7 +23,10 @@ import rosinedpeg.core.clearance.Obstacle;
 import rosinedpeg.core.clearance.Touch;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.pegs.PegDiagnosis;
+import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.plan.Caution;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.PegCondition;
@@ -33,12 +36,16 @@ import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Behaviour;
 import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.setup.Area;
+import rosinedpeg.core.setup.Contradiction;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
+import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
@@ -47,6 +54,8 @@ import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.PegTreatment;
+import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 
@@ -69,12 +78,28 @@ class WordsTest {
         add(wanted, "band.", LoadBand.values(), "", ".means");
         add(wanted, "thrust.", ThrustBand.values(), "", ".word", ".means");
         add(wanted, "finding.", FindingKind.values(), "");
+        add(
+                wanted,
+                "finding.",
+                Arrays.stream(FindingKind.values())
+                        .filter(kind -> kind != FindingKind.POST_LET_GO && kind != FindingKind.BASS_FOOT_LIFTS)
+                        .toArray(FindingKind[]::new),
+                ".short");
         add(wanted, "material.", Material.values(), "");
         add(wanted, "stepFigure.", StepFigure.values(), "");
         add(wanted, "pitch.", PitchJudgement.values(), "");
         add(wanted, "origin.", Origin.values(), "");
         add(wanted, "peg.", PegCondition.values(), "");
-        add(wanted, "quantity.", Quantity.values(), "");
+        add(wanted, "quantity.", Quantity.values(), "", ".how");
+        add(wanted, "area.", Area.values(), "");
+        add(wanted, "contradiction.", Contradiction.Kind.values(), "");
+        add(wanted, "diagnosis.", PegDiagnosis.values(), "", ".do");
+        add(wanted, "pegSign.", PegSign.values(), "");
+        add(wanted, "peg.treatment.", PegTreatment.values(), "");
+        add(wanted, "tuner.", FineTuner.Judgement.values(), "");
+        add(wanted, "groove.", Groove.Depth.values(), "");
+        add(wanted, "measure.side.", Side.values(), "");
+        add(wanted, "measure.unit.", Lengths.values(), "");
         add(wanted, "family.", Family.values(), "");
         add(wanted, "pegKind.", PegKind.values(), "");
         add(wanted, "tailEnd.", TailEnd.values(), "");

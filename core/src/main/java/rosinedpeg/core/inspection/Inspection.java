@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgePlace;
@@ -223,8 +224,7 @@ public final class Inspection {
     }
 
     private void peg(Position position) {
-        for (PegDiagnosis diagnosis :
-                PegDiagnosis.of(condition.pegSigns().getOrDefault(position, java.util.Set.of()))) {
+        for (PegDiagnosis diagnosis : PegDiagnosis.of(condition.pegSigns().getOrDefault(position, Set.of()))) {
             switch (diagnosis) {
                 case CRACKED -> refer(position, FindingKind.PEG_CRACKED, STOPS);
                 case TAPER_MISMATCH -> refer(position, FindingKind.PEG_TAPER_MISMATCH, TODAY);

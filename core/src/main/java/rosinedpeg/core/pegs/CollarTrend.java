@@ -37,6 +37,11 @@ public final class CollarTrend {
         return line().map(line -> -line.getSlope() * 365.25);
     }
 
+    /** {@return the distance on a day by the line through what was logged, in mm; empty before two different days} */
+    public Optional<Double> distanceMm(LocalDate on) {
+        return line().map(line -> line.predict(ChronoUnit.DAYS.between(first(), on)));
+    }
+
     /** {@return by how much the hole opens within a year, in mm of diameter; empty before two different days} */
     public Optional<Double> holeOpensMmPerYear() {
         return mmPerYear().map(mm -> mm / TAPER);

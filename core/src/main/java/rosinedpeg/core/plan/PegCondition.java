@@ -1,12 +1,25 @@
 package rosinedpeg.core.plan;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import rosinedpeg.core.pegs.PegDiagnosis;
+import rosinedpeg.core.pegs.PegSign;
 
 /** How a peg behaves when it is turned. */
 public enum PegCondition {
     FITS,
     STICKS,
     SLIPS;
+
+    /** {@return how a peg with those signs behaves; one that also slips counts as slipping} */
+    public static PegCondition of(Set<PegSign> signs) {
+        List<PegDiagnosis> diagnoses = PegDiagnosis.of(signs);
+        if (diagnoses.contains(PegDiagnosis.SLIPPING)) {
+            return SLIPS;
+        }
+        return diagnoses.contains(PegDiagnosis.STICKING) ? STICKS : FITS;
+    }
 
     /**
      * What a school treats such a peg with. Nothing that lubricates ever goes on a slipping peg.

@@ -2,6 +2,7 @@ package rosinedpeg.core.setup;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.Arrays;
 import java.util.Optional;
 import rosinedpeg.core.strings.Position;
 
@@ -34,6 +35,23 @@ public record Measurable(Quantity quantity, Position position) {
     /** {@return a quantity of one string} */
     public static Measurable of(Quantity quantity, Position position) {
         return new Measurable(quantity, position);
+    }
+
+    /**
+     * The one with that name.
+     *
+     * @param code as {@link #code()} gives it
+     * @return the measurable
+     * @throws IllegalArgumentException when there is none
+     */
+    public static Measurable ofCode(String code) {
+        int last = code.lastIndexOf('_');
+        String end = code.substring(last + 1);
+        boolean ofString = Arrays.stream(Position.values())
+                .anyMatch(position -> position.name().equals(end));
+        return ofString
+                ? of(Quantity.valueOf(code.substring(0, last)), Position.valueOf(end))
+                : of(Quantity.valueOf(code));
     }
 
     /** {@return the string it belongs to, empty when the instrument has only one of it} */

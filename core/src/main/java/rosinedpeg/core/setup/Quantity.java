@@ -45,7 +45,7 @@ public enum Quantity {
     /** Between the centres of the two feet. */
     FOOT_SPAN(BRIDGE, ALL, MILLIMETRE, length(31, 35, 70, 122), times(0.75, 1.35)),
     /** Between the outer strings at the bridge. */
-    BRIDGE_SPACING(BRIDGE, ALL, MILLIMETRE, length(33.5, 37, 47.5, 82), times(0.8, 1.25)),
+    BRIDGE_SPACING(BRIDGE, ALL, MILLIMETRE, length(33.5, 37, 47.5, 82), times(0.6, 1.25)),
     /** From the lowest string to an inner one, at the bridge. */
     FROM_LOWEST_STRING(
             BRIDGE,
@@ -83,7 +83,7 @@ public enum Quantity {
     /** Between the strings and the top plate, on the tailpiece side of the bridge. */
     BACK_ANGLE(BODY, ALL, DEGREE, angle(13.5, 13.5, 16, 18), times(0.5, 1.6)),
     /** Between the outer strings at the nut. */
-    NUT_SPACING(NUT, ALL, MILLIMETRE, length(16.5, 17.5, 22, 33), times(0.75, 1.3)),
+    NUT_SPACING(NUT, ALL, MILLIMETRE, length(16.5, 17.5, 22, 33), times(0.75, 1.6)),
     /** From the rim of a string's groove in the nut to its floor. */
     NUT_GROOVE_DEPTH(NUT, EACH_STRING, MILLIMETRE, Usual::grooveDepthMm, times(0, 5)),
     /** Of a string's groove in the nut, at its rim. */

@@ -1,5 +1,7 @@
 package rosinedpeg.core.winding;
 
+import java.util.Arrays;
+import java.util.List;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
@@ -18,6 +20,13 @@ public enum Lock {
 
     private static final int WRAPS = 3;
     private static final Range SHAFT = new Range(3, 30, Unit.MILLIMETRE);
+
+    /** {@return the locks that a string of a family can have, the usual one first} */
+    public static List<Lock> of(Family family) {
+        return Arrays.stream(values())
+                .filter(lock -> family == Family.BASS || !lock.forBassOnly())
+                .toList();
+    }
 
     /** {@return whether it is for thick strings on machine heads only} */
     public boolean forBassOnly() {

@@ -21,13 +21,13 @@ import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PitchJudgement;
-import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingChoice;
@@ -38,6 +38,7 @@ import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
+import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Entry;
@@ -132,7 +133,7 @@ class BenchController {
             HttpServletRequest request) {
         Run run = benches.get(id);
         OptionalDouble gap = Entry.number(
-                result, "gap", form.getGap(), Lean.gapRangeMm(run.state().plan().setUp()));
+                result, "gap", form.getGap(), run.state().plan().setUp().rangeOf(Quantity.BRIDGE_GAP));
         return gap.isEmpty()
                 ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Gap(gap.getAsDouble()), model, request);
@@ -162,11 +163,7 @@ class BenchController {
     }
 
     private static UUID press(BenchForm form) {
-        try {
-            return UUID.fromString(form.getPress());
-        } catch (IllegalArgumentException tampered) {
-            return UUID.randomUUID();
-        }
+        return Entry.press(form.getPress());
     }
 
     private String show(UUID id, BenchForm form, Model model, boolean fragment) {
@@ -184,7 +181,7 @@ class BenchController {
         model.addAttribute("instrument", instrument);
         model.addAttribute("now", clock.instant());
         model.addAttribute("press", UUID.randomUUID());
-        model.addAttribute("gapRange", Lean.gapRangeMm(state.plan().setUp()));
+        model.addAttribute("gapRange", state.plan().setUp().rangeOf(Quantity.BRIDGE_GAP));
         model.addAttribute("judgements", judgements(state));
         model.addAttribute("minutesToGo", state.over() ? 0 : state.plan().minutesFrom(step.index()));
         int reached = step == null ? run.steps() : step.index();
@@ -196,7 +193,7 @@ class BenchController {
     }
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
-    private PegboxDrawing.View pegbox(Run run, Step step, Instrument instrument) {
+    private View pegbox(Run run, Step step, Instrument instrument) {
         if (!WINDING.contains(step.kind())) {
             return null;
         }

@@ -1,5 +1,6 @@
 package rosinedpeg.web.demonstration;
 
+import static rosinedpeg.core.setup.Measurable.of;
 import static rosinedpeg.core.strings.Position.I;
 import static rosinedpeg.core.strings.Position.II;
 import static rosinedpeg.core.strings.Position.III;
@@ -9,11 +10,13 @@ import static rosinedpeg.core.strings.Position.V;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
@@ -22,6 +25,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProp
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.plan.ChangePlan;
@@ -31,6 +35,7 @@ import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.Size;
@@ -48,6 +53,7 @@ import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.instrument.PegLook;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.settling.Settlings;
@@ -126,15 +132,42 @@ class LanternQuay implements ApplicationRunner {
         UUID pit1 = add("Pit 1 violin", Family.VIOLIN, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(
                 pit1,
+                30,
                 Map.of(
-                        Quantity.VIBRATING_LENGTH, 328.5,
-                        Quantity.BRIDGE_HEIGHT, 33.2,
-                        Quantity.AFTERLENGTH, 55.0,
-                        Quantity.BACK_ANGLE, 13.8));
+                        of(Quantity.VIBRATING_LENGTH), 328.5,
+                        of(Quantity.BRIDGE_HEIGHT), 33.2,
+                        of(Quantity.AFTERLENGTH), 55.0,
+                        of(Quantity.BACK_ANGLE), 13.8));
+        measure(
+                pit1,
+                9,
+                Map.of(
+                        of(Quantity.BRIDGE_GAP), 0.9,
+                        of(Quantity.STRING_HEIGHT, I), 28.6,
+                        of(Quantity.STRING_HEIGHT, II), 32.6,
+                        of(Quantity.STRING_HEIGHT, III), 32.9,
+                        of(Quantity.STRING_HEIGHT, IV), 30.6,
+                        of(Quantity.BRIDGE_GROOVE_DEPTH, III), 0.34,
+                        of(Quantity.BRIDGE_GROOVE_DEPTH, IV), 0.48));
+        measure(
+                pit1,
+                9,
+                Map.of(
+                        of(Quantity.PEGBOX_LENGTH), 77.0,
+                        of(Quantity.PEGBOX_WIDTH_AT_NUT), 15.4,
+                        of(Quantity.PEGBOX_WIDTH_AT_END), 11.2,
+                        of(Quantity.PEGBOX_DEPTH), 20.0,
+                        of(Quantity.SHAFT_DIAMETER), 7.4,
+                        of(Quantity.TUNER_SCREW_LEFT, I), 2.2,
+                        of(Quantity.TUNER_SCREW_IN, I), 4.6,
+                        of(Quantity.LEVER_TO_TOP, I), 5.1));
+        collar(pit1, III, 900, 10.2);
+        collar(pit1, III, 480, 8.4);
+        collar(pit1, III, 30, 6.1);
         fit(pit1, sluice, Map.of(I, 24, II, 124, III, 60, IV, 60));
 
         UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
-        measure(pit2, Map.of(Quantity.VIBRATING_LENGTH, 326.0));
+        measure(pit2, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 326.0));
         fit(pit2, sluice, Map.of(I, 40, II, 90, III, 50, IV, 50));
         UUID settling = instruments.fit(pit2, II, sluice.get(II).id(), hoursAgo(19), 0, Set.of(), true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(17.5), -63, true);
@@ -153,11 +186,20 @@ class LanternQuay implements ApplicationRunner {
         halfDone(pit5, reed.get(II));
 
         UUID pit6 = add("Pit 6 viola", Family.VIOLA, "16", 9, Demand.CONCERT, TailEnd.FORK_TUNER);
-        measure(pit6, Map.of(Quantity.VIBRATING_LENGTH, 371.0, Quantity.BRIDGE_HEIGHT, 38.5));
+        measure(pit6, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 371.0, of(Quantity.BRIDGE_HEIGHT), 38.5));
+        measure(pit6, 1, Map.of(of(Quantity.BRIDGE_GAP), 2.1));
+        lookAtPeg(pit6, II, 4, Set.of(PegSign.CREEPS_BACK, PegSign.BOTH_BANDS_SHINY));
         fit(pit6, reed, Map.of(I, 80, II, 80, III, 115, IV, 80));
 
         UUID pit8 = add("Pit 8 cello", Family.CELLO, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
-        measure(pit8, Map.of(Quantity.VIBRATING_LENGTH, 691.0));
+        measure(
+                pit8,
+                30,
+                Map.of(
+                        of(Quantity.VIBRATING_LENGTH), 691.0,
+                        of(Quantity.AFTERLENGTH), 106.0,
+                        of(Quantity.BRIDGE_GROOVE_DEPTH, I), 0.62,
+                        of(Quantity.LEVER_TO_TOP, I), 1.1));
         fit(pit8, barge, Map.of(II, 160, III, 160, IV, 160));
         instruments.fit(
                 pit8,
@@ -177,13 +219,15 @@ class LanternQuay implements ApplicationRunner {
                 true);
 
         UUID pit11 = add("Pit 11 bass", Family.BASS, "3/4", 12, Demand.STUDY, TailEnd.SLOT);
-        measure(pit11, Map.of(Quantity.VIBRATING_LENGTH, 1058.0));
+        measure(pit11, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 1058.0));
         fit(pit11, keel, Map.of(I, 300, II, 300, III, 300, IV, 420));
 
         UUID half = add("Lending ½ violin 3", Family.VIOLIN, "1/2", 3, Demand.LOAN, TailEnd.FORK_TUNER);
         for (Position position : List.of(I, II, III, IV)) {
             instruments.fit(half, position, sprat.get(position).id(), null, 0, Set.of(), false);
         }
+
+        lookAtPeg(half, IV, 12, Set.of(PegSign.CREAKS, PegSign.JERKS));
 
         UUID quarter = add("Lending ¼ violin 1", Family.VIOLIN, "1/4", 2, Demand.LOAN, TailEnd.FORK_TUNER);
         fit(quarter, minnow, Map.of(I, 200, II, 200, III, 200, IV, 200));
@@ -217,9 +261,24 @@ class LanternQuay implements ApplicationRunner {
                 Demand.CONCERT));
     }
 
-    private void measure(UUID instrument, Map<Quantity, Double> values) {
-        values.forEach((quantity, value) -> instruments.measure(
-                instrument, quantity, value, daysAgo(30).atZone(ZONE).toLocalDate()));
+    private void measure(UUID instrument, int daysAgo, Map<Measurable, Double> values) {
+        instruments.measure(instrument, values, day(daysAgo), UUID.randomUUID());
+    }
+
+    private void collar(UUID instrument, Position position, int daysAgo, double mm) {
+        measure(instrument, daysAgo, Map.of(of(Quantity.COLLAR_TO_WALL, position), mm));
+    }
+
+    private void lookAtPeg(UUID instrument, Position position, int daysAgo, Set<PegSign> signs) {
+        instruments.lookAtPeg(
+                instrument,
+                new PegLook(position, signs, Optional.empty(), null, day(daysAgo), "Bench under the stage"),
+                Map.of(),
+                UUID.randomUUID());
+    }
+
+    private LocalDate day(int daysAgo) {
+        return daysAgo(daysAgo).atZone(ZONE).toLocalDate();
     }
 
     private void fit(UUID instrument, Map<Position, StringKind> set, Map<Position, Integer> daysAgo) {

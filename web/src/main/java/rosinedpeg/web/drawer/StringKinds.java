@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 
 /** The kinds of string of the workshop. */
@@ -32,6 +33,13 @@ public class StringKinds {
     public List<StringKind> of(Family family) {
         return kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(family).stream()
                 .map(StringKindEntity::view)
+                .toList();
+    }
+
+    /** {@return the kinds for one place on the instruments of a family, in the order they are offered} */
+    public List<StringKind> of(Family family, Position position) {
+        return of(family).stream()
+                .filter(kind -> kind.spec().position() == position)
                 .toList();
     }
 

@@ -1,10 +1,5 @@
 package rosinedpeg.web.drawing;
 
-import static rosinedpeg.web.drawing.Stroke.line;
-import static rosinedpeg.web.drawing.Stroke.move;
-import static rosinedpeg.web.drawing.Stroke.number;
-
-import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -31,43 +26,6 @@ public record PegboxDrawing(View above, View side) {
     private static final double WALL = 0.65;
 
     /**
-     * One view.
-     *
-     * @param x left edge of what is seen
-     * @param y top edge
-     * @param width of what is seen
-     * @param height of what is seen
-     * @param areas filled outlines
-     * @param strokes lines, the later over the earlier
-     * @param circles shafts, holes and touches
-     * @param labels names of the strings
-     */
-    public record View(
-            double x,
-            double y,
-            double width,
-            double height,
-            List<Area> areas,
-            List<Stroke> strokes,
-            List<Circle> circles,
-            List<Label> labels) {
-
-        /** {@return the view box} */
-        public String viewBox() {
-            return number(x) + " " + number(y) + " " + number(width) + " " + number(height);
-        }
-    }
-
-    /** A filled outline; {@code state} completes a style class. */
-    public record Area(String path, String state) {}
-
-    /** A circle; {@code state} completes a style class. */
-    public record Circle(double x, double y, double radius, String state) {}
-
-    /** A string's numeral. */
-    public record Label(double x, double y, double size, String anchor, Position position) {}
-
-    /**
      * Draws a pegbox.
      *
      * @param pegbox the pegbox with its strings
@@ -84,115 +42,150 @@ public record PegboxDrawing(View above, View side) {
     private static View above(
             StrungPegbox strung, Collection<StringSpec> strings, List<Touch> touches, Position marked) {
         Pegbox pegbox = strung.pegbox();
-        SetUp setUp = pegbox.setUp();
-        double hand = setUp.leftHanded() ? -1 : 1;
+        double hand = hand(pegbox.setUp());
         double shaft = pegbox.shaftDiameterMm();
-        double wall = WALL * shaft;
-        double length = setUp.value(Quantity.PEGBOX_LENGTH);
-        double nearHalf = pegbox.halfWidthMm(0);
-        double farHalf = pegbox.halfWidthMm(length);
-        double knob = shaft * 2.3;
-        double half = nearHalf + wall + knob * 1.5;
-        List<Area> areas = List.of(
-                new Area(
-                        move(-nearHalf - wall, 0)
-                                + line(-farHalf - wall, -length - wall)
-                                + line(farHalf + wall, -length - wall)
-                                + line(nearHalf + wall, 0)
-                                + "Z",
-                        "wood"),
-                new Area(
-                        move(-nearHalf, 0) + line(-farHalf, -length) + line(farHalf, -length) + line(nearHalf, 0) + "Z",
-                        "inside"));
-        List<Stroke> strokes = new ArrayList<>();
-        List<Circle> circles = new ArrayList<>();
-        List<Label> labels = new ArrayList<>();
+        Pen pen = new Pen();
+        walls(pen, pegbox.setUp());
         for (StringSpec string : strings) {
-            Position position = string.position();
-            double y = -pegbox.fromNutMm(position);
-            double side = pegbox.knobSide(position) * hand;
-            double out = pegbox.halfWidthMm(-y) + wall;
-            strokes.add(new Stroke(move(-side * out, y) + line(side * (out + shaft * 0.6), y), shaft, "shaft"));
-            strokes.add(new Stroke(
-                    move(side * (out + shaft * 0.9), y) + line(side * (out + knob), y), shaft * 1.9, "knob"));
-            circles.add(new Circle(hand * pegbox.holeXMm(position), y, string.diameterMm() * 0.75, "hole"));
-            labels.add(new Label(side * (out + knob * 0.68), y + shaft * 0.38, shaft * 1.05, "middle", position));
-            String state = position == marked ? "turn marked" : "turn";
-            turns(strokes, strung.winding(position), string, y, shaft, hand, state);
+            peg(pen, pegbox, string.position());
+            pen.circle(
+                    "hole",
+                    hand * pegbox.holeXMm(string.position()),
+                    -pegbox.fromNutMm(string.position()),
+                    string.diameterMm() * 0.75);
+            turns(pen, strung.winding(string.position()), string, shaft, hand, pegbox, marked);
         }
         for (StringSpec string : strings) {
             WindingPlan.Line line = strung.line(string.position());
-            strokes.add(new Stroke(
-                    move(hand * line.from().getX(), -line.from().getY())
-                            + line(hand * line.to().getX(), -line.to().getY()),
+            pen.line(
+                    string.position() == marked ? "string marked" : touched(string.position(), touches),
                     string.diameterMm(),
-                    string.position() == marked ? "string marked" : touched(string.position(), touches)));
+                    hand * line.from().getX(),
+                    -line.from().getY(),
+                    hand * line.to().getX(),
+                    -line.to().getY());
         }
-        strokes.add(new Stroke(move(-nearHalf - wall, 0.8) + line(nearHalf + wall, 0.8), 1.6, "nut"));
+        nut(pen, pegbox.setUp());
         for (Touch touch : touches) {
             Vector3D at = touch.clearance().at();
-            circles.add(new Circle(hand * at.getX(), -at.getY(), shaft * 0.45, "touch"));
+            pen.circle("touch", hand * at.getX(), -at.getY(), shaft * 0.45);
         }
-        double top = -length - wall - shaft * 0.4;
-        return new View(-half, top, 2 * half, -top + 3, areas, strokes, circles, labels);
+        return fromAbove(pen, pegbox.setUp());
+    }
+
+    /** The walls and what is between them. */
+    static void walls(Pen pen, SetUp setUp) {
+        double length = setUp.value(Quantity.PEGBOX_LENGTH);
+        double near = setUp.pegboxHalfWidthMm(0);
+        double far = setUp.pegboxHalfWidthMm(length);
+        double wall = wall(setUp);
+        pen.area("wood", -near - wall, 0, -far - wall, -length - wall, far + wall, -length - wall, near + wall, 0);
+        pen.area("inside", -near, 0, -far, -length, far, -length, near, 0);
+    }
+
+    /** A peg's shaft, its knob and its numeral. */
+    static void peg(Pen pen, Pegbox pegbox, Position position) {
+        SetUp setUp = pegbox.setUp();
+        double shaft = pegbox.shaftDiameterMm();
+        double y = -pegbox.fromNutMm(position);
+        double side = pegbox.knobSide(position) * hand(setUp);
+        double out = pegbox.halfWidthMm(-y) + wall(setUp);
+        double knob = knob(setUp);
+        pen.line("shaft", shaft, -side * out, y, side * (out + shaft * 0.6), y);
+        pen.line("knob", shaft * 1.9, side * (out + shaft * 0.9), y, side * (out + knob), y);
+        pen.text("numeral", side * (out + knob * 0.68), y + shaft * 0.38, shaft * 1.05, "middle", position.name());
+    }
+
+    static void nut(Pen pen, SetUp setUp) {
+        double half = setUp.pegboxHalfWidthMm(0) + wall(setUp);
+        pen.line("nut", 1.6, -half, 0.8, half, 0.8);
+    }
+
+    static View fromAbove(Pen pen, SetUp setUp) {
+        double half = setUp.pegboxHalfWidthMm(0) + wall(setUp) + knob(setUp) * 1.5;
+        double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
+        double top = -setUp.value(Quantity.PEGBOX_LENGTH) - wall(setUp) - shaft * 0.4;
+        return pen.view(-half, top, 2 * half, -top + 3);
+    }
+
+    private static double hand(SetUp setUp) {
+        return setUp.leftHanded() ? -1 : 1;
+    }
+
+    private static double wall(SetUp setUp) {
+        return WALL * setUp.value(Quantity.SHAFT_DIAMETER);
+    }
+
+    private static double knob(SetUp setUp) {
+        return setUp.value(Quantity.SHAFT_DIAMETER) * 2.3;
     }
 
     /** Turns lie side by side; each crosses the shaft a string's width further on. */
     private static void turns(
-            List<Stroke> strokes,
-            WindingPlan plan,
-            StringSpec string,
-            double y,
-            double shaft,
-            double hand,
-            String state) {
+            Pen pen, WindingPlan plan, StringSpec string, double shaft, double hand, Pegbox pegbox, Position marked) {
         double diameter = string.diameterMm();
+        double y = -pegbox.fromNutMm(string.position());
         int count = (int) Math.round((plan.toXMm() - plan.fromXMm()) / diameter);
         for (int turn = 0; turn < count; turn++) {
             double x = plan.fromXMm() + (turn + 0.5) * (plan.toXMm() - plan.fromXMm()) / count;
-            strokes.add(new Stroke(
-                    move(hand * (x - diameter * 0.3), y + shaft / 2) + line(hand * (x + diameter * 0.3), y - shaft / 2),
+            pen.line(
+                    string.position() == marked ? "turn marked" : "turn",
                     diameter * 0.86,
-                    state));
+                    hand * (x - diameter * 0.3),
+                    y + shaft / 2,
+                    hand * (x + diameter * 0.3),
+                    y - shaft / 2);
         }
     }
 
     private static View side(StrungPegbox strung, Collection<StringSpec> strings, List<Touch> touches) {
         Pegbox pegbox = strung.pegbox();
-        SetUp setUp = pegbox.setUp();
         double shaft = pegbox.shaftDiameterMm();
-        double length = setUp.value(Quantity.PEGBOX_LENGTH);
-        double floor = -pegbox.floorZMm();
-        double margin = shaft * 0.9;
-        List<Area> areas = List.of(
-                new Area(move(0, 0) + line(length, 0) + line(length, floor) + line(0, floor) + "Z", "inside"),
-                new Area(
-                        move(0, floor)
-                                + line(length, floor)
-                                + line(length, floor + margin)
-                                + line(0, floor + margin)
-                                + "Z",
-                        "wood"));
-        List<Stroke> strokes = new ArrayList<>();
-        List<Circle> circles = new ArrayList<>();
-        List<Label> labels = new ArrayList<>();
+        Pen pen = new Pen();
+        floor(pen, pegbox);
         for (StringSpec string : strings) {
             Vector3D middle = pegbox.onShaft(string.position(), 0);
-            circles.add(new Circle(middle.getY(), -middle.getZ(), shaft / 2 + string.diameterMm(), "turns"));
-            circles.add(new Circle(middle.getY(), -middle.getZ(), shaft / 2, "shaft"));
-            labels.add(
-                    new Label(middle.getY(), -middle.getZ() + shaft * 0.2, shaft * 0.62, "middle", string.position()));
+            pen.circle("turns", middle.getY(), -middle.getZ(), shaft / 2 + string.diameterMm());
+        }
+        for (StringSpec string : strings) {
+            shaftEnd(pen, pegbox, string.position());
+        }
+        for (StringSpec string : strings) {
             WindingPlan.Line line = strung.line(string.position());
-            strokes.add(new Stroke(
-                    move(0, 0) + line(line.to().getY(), -line.to().getZ()),
+            pen.line(
+                    touched(string.position(), touches),
                     string.diameterMm(),
-                    touched(string.position(), touches)));
+                    0,
+                    0,
+                    line.to().getY(),
+                    -line.to().getZ());
         }
         for (Touch touch : touches) {
             Vector3D at = touch.clearance().at();
-            circles.add(new Circle(at.getY(), -at.getZ(), shaft * 0.4, "touch"));
+            pen.circle("touch", at.getY(), -at.getZ(), shaft * 0.4);
         }
-        return new View(-2, -margin, length + 4, floor + 2 * margin, areas, strokes, circles, labels);
+        return fromSide(pen, pegbox);
+    }
+
+    static void floor(Pen pen, Pegbox pegbox) {
+        double length = pegbox.setUp().value(Quantity.PEGBOX_LENGTH);
+        double floor = -pegbox.floorZMm();
+        double below = floor + pegbox.shaftDiameterMm() * 0.9;
+        pen.area("inside", 0, 0, length, 0, length, floor, 0, floor);
+        pen.area("wood", 0, floor, length, floor, length, below, 0, below);
+    }
+
+    static void shaftEnd(Pen pen, Pegbox pegbox, Position position) {
+        double shaft = pegbox.shaftDiameterMm();
+        Vector3D middle = pegbox.onShaft(position, 0);
+        pen.circle("shaft", middle.getY(), -middle.getZ(), shaft / 2);
+        pen.text("numeral", middle.getY(), -middle.getZ() + shaft * 0.2, shaft * 0.62, "middle", position.name());
+    }
+
+    static View fromSide(Pen pen, Pegbox pegbox) {
+        double margin = pegbox.shaftDiameterMm() * 0.9;
+        double length = pegbox.setUp().value(Quantity.PEGBOX_LENGTH);
+        return pen.view(-2, -margin, length + 4, -pegbox.floorZMm() + 2 * margin);
     }
 
     private static String touched(Position position, List<Touch> touches) {

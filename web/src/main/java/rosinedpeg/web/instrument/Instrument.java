@@ -5,11 +5,17 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import rosinedpeg.core.inspection.Condition;
+import rosinedpeg.core.pegs.CollarTrend.Collar;
+import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.WearState;
 
 /**
  * An instrument as it stands.
@@ -21,6 +27,9 @@ import rosinedpeg.core.wear.Demand;
  * @param demand how fresh its strings are wanted
  * @param strings the strings on it, I first
  * @param referrals what a repairer has to see to, oldest first
+ * @param fittings what it has beside its measurements
+ * @param pegSigns what was noticed last at each peg
+ * @param collars every collar distance that was measured, by peg
  */
 public record Instrument(
         UUID id,
@@ -29,7 +38,32 @@ public record Instrument(
         double hoursPerWeek,
         Demand demand,
         List<StringOn> strings,
-        List<Referral> referrals) {
+        List<Referral> referrals,
+        Fittings fittings,
+        Map<Position, Set<PegSign>> pegSigns,
+        Map<Position, List<Collar>> collars) {
+
+    /** {@return everything that is known of it, to be looked over} */
+    Condition condition() {
+        Map<Position, WearState> wear = new EnumMap<>(Position.class);
+        strings.forEach(string -> wear.put(string.position(), string.state()));
+        return new Condition(
+                setUp,
+                specs(),
+                wear,
+                pegSigns,
+                collars,
+                fittings.parchment(),
+                fittings.tube(),
+                fittings.tunersBuiltIn());
+    }
+
+    /** {@return how each peg behaves, by the last look at it} */
+    public Map<Position, PegCondition> pegConditions() {
+        Map<Position, PegCondition> conditions = new EnumMap<>(Position.class);
+        pegSigns.forEach((position, signs) -> conditions.put(position, PegCondition.of(signs)));
+        return conditions;
+    }
 
     /** {@return the string at a position, empty when none is recorded there} */
     public Optional<StringOn> string(Position position) {

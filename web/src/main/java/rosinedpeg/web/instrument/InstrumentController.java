@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,14 +24,20 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.inspection.Inspection;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
@@ -38,11 +45,17 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.drawing.BridgeDrawing;
+import rosinedpeg.web.drawing.FitDrawing;
+import rosinedpeg.web.drawing.MeasureDrawing;
+import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.drawing.TailpieceDrawing;
+import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 
-/** An instrument's page, its measurements and the strings on it. */
+/** An instrument's page and the strings on it. */
 @Controller
 class InstrumentController {
 
@@ -51,41 +64,26 @@ class InstrumentController {
     /** How far a scordatura may go from the usual pitch of a string. */
     private static final int MOST_SEMITONES_OFF = 7;
 
+    private static final List<String> FOUND = List.of("STOPS", "TODAY", "WATCH", "REFER");
+
     private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
     private static final Range HOURS_BEFORE = new Range(0, 5000, Unit.HOUR);
 
     private final Instruments instruments;
     private final StringKinds kinds;
+    private final FindingWords findings;
     private final Clock clock;
 
-    InstrumentController(Instruments instruments, StringKinds kinds, Clock clock) {
+    InstrumentController(Instruments instruments, StringKinds kinds, FindingWords findings, Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
+        this.findings = findings;
         this.clock = clock;
     }
 
     @GetMapping("/instruments/{id}")
     String one(@PathVariable UUID id, Model model) {
         return show(id, model);
-    }
-
-    @PostMapping("/instruments/{id}/measurements")
-    String measure(
-            @PathVariable UUID id,
-            @ModelAttribute("measure") MeasureForm form,
-            BindingResult result,
-            Model model,
-            RedirectAttributes redirect) {
-        Instrument instrument = instruments.get(id);
-        Range range = instrument.setUp().rangeOf(form.getQuantity());
-        OptionalDouble value = Entry.number(result, "value", form.getValue(), range);
-        Optional<LocalDate> day = Entry.date(result, "measuredOn", form.getMeasuredOn(), EARLIEST, today());
-        if (value.isEmpty() || day.isEmpty()) {
-            return show(id, model);
-        }
-        instruments.measure(id, form.getQuantity(), value.getAsDouble(), day.get());
-        redirect.addFlashAttribute("notice", "instrument.measured");
-        return "redirect:/instruments/" + id + "#measurements";
     }
 
     @PostMapping("/instruments/{id}/notes")
@@ -269,24 +267,19 @@ class InstrumentController {
     }
 
     private List<StringKind> kindsFor(Instrument instrument, Position position) {
-        return kinds.of(instrument.setUp().family()).stream()
-                .filter(kind -> kind.spec().position() == position)
-                .toList();
+        return kinds.of(instrument.setUp().family(), position);
     }
 
     private String show(UUID id, Model model) {
         Instrument instrument = instruments.get(id);
-        if (!model.containsAttribute("measure")) {
-            MeasureForm measure = new MeasureForm();
-            measure.setMeasuredOn(today().toString());
-            model.addAttribute("measure", measure);
-        }
         if (!model.containsAttribute("noticed")) {
             model.addAttribute("noticed", new NoteForm());
         }
         model.addAttribute("instrument", instrument);
         model.addAttribute("strands", strands(instrument));
-        model.addAttribute("quantities", instrument.setUp().figures().keySet());
+        model.addAttribute("areas", Done.of(instrument.setUp()));
+        model.addAttribute("found", found(instrument));
+        model.addAttribute("looks", looks(instrument));
         model.addAttribute("log", instruments.log(id));
         model.addAttribute("now", clock.instant());
         if (instrument.fullyStrung()) {
@@ -296,6 +289,37 @@ class InstrumentController {
                             .fullyStrung());
         }
         return "instrument/one";
+    }
+
+    /** Findings in the order they are told: what stops the work, what to do today, what to watch, what to refer. */
+    private Map<String, List<Finding>> found(Instrument instrument) {
+        Map<String, List<Finding>> groups = new LinkedHashMap<>();
+        FOUND.forEach(group -> groups.put(group, new ArrayList<>()));
+        Inspection.of(instrument.condition(), today())
+                .forEach(finding -> groups.get(findings.group(finding)).add(finding));
+        groups.values().removeIf(List::isEmpty);
+        return groups;
+    }
+
+    /** Small drawings of the instrument's own parts, which lead to their pages. */
+    private static Map<String, View> looks(Instrument instrument) {
+        SetUp setUp = instrument.setUp();
+        Map<String, View> looks = new LinkedHashMap<>();
+        looks.put("bridge", BridgeDrawing.side(setUp, Lean.of(setUp)));
+        if (instrument.fullyStrung()) {
+            StrungPegbox pegbox = new StrungPegbox(setUp, instrument.specs(), Map.of());
+            looks.put(
+                    "pegbox",
+                    PegboxDrawing.of(pegbox, instrument.specs().values(), List.of(), null)
+                            .side());
+        }
+        looks.put("pegs", MeasureDrawing.of(setUp, Measurable.of(Quantity.SHAFT_DIAMETER)));
+        looks.put("tailpiece", TailpieceDrawing.of(setUp, Position.I));
+        instrument
+                .string(Position.I)
+                .ifPresent(on ->
+                        looks.put("fit", FitDrawing.of(setUp, on.kind().spec()).tail()));
+        return looks;
     }
 
     private static Strands strands(Instrument instrument) {
@@ -312,37 +336,6 @@ class InstrumentController {
     private Instant momentOf(LocalDate day) {
         Instant noon = day.atTime(LocalTime.NOON).atZone(CurrentWorkshop.zone()).toInstant();
         return noon.isAfter(clock.instant()) ? clock.instant() : noon;
-    }
-
-    /** A measurement as it is typed. */
-    static class MeasureForm {
-        private Quantity quantity = Quantity.VIBRATING_LENGTH;
-        private String value = "";
-        private String measuredOn = "";
-
-        public Quantity getQuantity() {
-            return quantity;
-        }
-
-        public void setQuantity(Quantity quantity) {
-            this.quantity = quantity;
-        }
-
-        public String getValue() {
-            return value;
-        }
-
-        public void setValue(String value) {
-            this.value = value;
-        }
-
-        public String getMeasuredOn() {
-            return measuredOn;
-        }
-
-        public void setMeasuredOn(String measuredOn) {
-            this.measuredOn = measuredOn;
-        }
     }
 
     /** Something that was noticed. */

@@ -18,9 +18,10 @@ import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
-import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
@@ -52,6 +53,11 @@ class InstrumentEntity {
 
     @Enumerated(EnumType.STRING)
     private PegKind pegKind;
+
+    private List<String> pegSides;
+    private boolean tunersBuiltIn;
+    private boolean parchment;
+    private boolean tube;
 
     private double hoursPerWeek;
 
@@ -102,10 +108,33 @@ class InstrumentEntity {
         return Size.of(family, size);
     }
 
-    SetUp setUp(Map<Quantity, Figure> measured) {
+    Fittings fittings() {
+        return new Fittings(parchment, tube, tunersBuiltIn);
+    }
+
+    void guard(boolean parchment, boolean tube) {
+        this.parchment = parchment;
+        this.tube = tube;
+    }
+
+    void hang(List<TailEnd> ends, boolean builtIn) {
+        this.tailEnds = new ArrayList<>(ends.stream().map(Enum::name).toList());
+        this.tunersBuiltIn = builtIn;
+    }
+
+    void peg(PegKind kind, List<Side> knobs) {
+        this.pegKind = kind;
+        this.pegSides = new ArrayList<>(knobs.stream().map(Enum::name).toList());
+    }
+
+    SetUp setUp(Map<Measurable, Figure> measured) {
         Map<Position, TailEnd> hung = new EnumMap<>(Position.class);
         for (int i = 0; i < tailEnds.size(); i++) {
             hung.put(Position.ofNumber(i + 1), TailEnd.valueOf(tailEnds.get(i)));
+        }
+        Map<Position, Side> knobs = new EnumMap<>(Position.class);
+        for (int i = 0; pegSides != null && i < pegSides.size(); i++) {
+            knobs.put(Position.ofNumber(i + 1), Side.valueOf(pegSides.get(i)));
         }
         return new SetUp(
                 size(),
@@ -114,7 +143,7 @@ class InstrumentEntity {
                 openStrings.stream().map(Pitch::new).toList(),
                 measured,
                 hung,
-                Map.of(),
+                knobs,
                 pegKind);
     }
 }

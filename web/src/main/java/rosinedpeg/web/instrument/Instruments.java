@@ -4,8 +4,11 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -14,8 +17,14 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.pegs.CollarTrend.Collar;
+import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Side;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.drawer.StringKind;
@@ -32,6 +41,7 @@ public class Instruments {
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
     private final NoteRepository notes;
+    private final PegLookRepository looks;
     private final StringKinds kinds;
     private final Clock clock;
 
@@ -40,17 +50,19 @@ public class Instruments {
             MeasurementRepository measurements,
             FittedStringRepository fitted,
             NoteRepository notes,
+            PegLookRepository looks,
             StringKinds kinds,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
         this.notes = notes;
+        this.looks = looks;
         this.kinds = kinds;
         this.clock = clock;
     }
 
-    /** {@return every instrument, in the order they came to the rack; five queries however many there are} */
+    /** {@return every instrument, in the order they came to the rack; six queries however many there are} */
     public List<Instrument> all() {
         Map<UUID, List<MeasurementEntity>> measured = measurements.findAllByOrderByMeasuredOnAscRecordedAtAsc().stream()
                 .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
@@ -58,6 +70,8 @@ public class Instruments {
                 .collect(Collectors.groupingBy(FittedStringEntity::instrumentId));
         Map<UUID, List<NoteEntity>> referred = notes.findByReferTrueAndSettledAtIsNullOrderByRecordedAt().stream()
                 .collect(Collectors.groupingBy(NoteEntity::instrumentId));
+        Map<UUID, List<PegLookEntity>> looked = looks.findAllByOrderByLookedOnAscRecordedAtAsc().stream()
+                .collect(Collectors.groupingBy(PegLookEntity::instrumentId));
         Map<UUID, StringKind> kindsById = kinds.all();
         return instruments.findAllByOrderByCreatedAt().stream()
                 .map(entity -> view(
@@ -65,6 +79,7 @@ public class Instruments {
                         measured.getOrDefault(entity.id(), List.of()),
                         strings.getOrDefault(entity.id(), List.of()),
                         referred.getOrDefault(entity.id(), List.of()),
+                        looked.getOrDefault(entity.id(), List.of()),
                         kindsById))
                 .toList();
     }
@@ -86,6 +101,7 @@ public class Instruments {
                 notes.findByInstrumentIdOrderByRecordedAt(id).stream()
                         .filter(note -> note.refer() && note.settledAt() == null)
                         .toList(),
+                looks.findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(id),
                 kinds.all());
     }
 
@@ -97,16 +113,77 @@ public class Instruments {
                 .id();
     }
 
-    /** Records a measurement; the range has been checked. */
+    /**
+     * Records what was measured in one go.
+     *
+     * @param id the instrument
+     * @param values in the unit of each quantity; ranges and contradictions have been told at the fields
+     * @param measuredOn the day
+     * @param press the press of the button that this is; one that was already taken changes nothing
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a value is outside its range
+     */
     @Transactional
-    public void measure(UUID id, Quantity quantity, double value, LocalDate measuredOn) {
+    public void measure(UUID id, Map<Measurable, Double> values, LocalDate measuredOn, UUID press) {
         SetUp setUp = get(id).setUp();
-        if (setUp.figure(quantity) == null) {
-            throw new NotFoundException(quantity + " of " + id);
+        values.keySet().stream()
+                .filter(measurable -> setUp.figure(measurable) == null)
+                .findAny()
+                .ifPresent(missing -> {
+                    throw new NotFoundException(missing.code() + " of " + id);
+                });
+        setUp.measured(values);
+        if (measurements.existsByPress(press)) {
+            return;
         }
-        setUp.rangeOf(quantity).require(quantity.name(), value);
-        measurements.save(
-                new MeasurementEntity(id, quantity, value, measuredOn, clock.instant(), CurrentWorkshop.recordedBy()));
+        values.forEach((measurable, value) -> measurements.save(new MeasurementEntity(
+                id, measurable, value, measuredOn, press, clock.instant(), CurrentWorkshop.recordedBy())));
+    }
+
+    /** {@return every measurement of an instrument, the latest of each first} */
+    Map<Measurable, List<Measured>> history(UUID id) {
+        Map<Measurable, List<Measured>> history = new LinkedHashMap<>();
+        for (MeasurementEntity one : measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id)) {
+            history.computeIfAbsent(one.measurable(), none -> new ArrayList<>())
+                    .add(0, new Measured(one.value(), one.measuredOn(), one.recordedBy()));
+        }
+        return history;
+    }
+
+    /** Changes what keeps I from cutting into the bridge. */
+    @Transactional
+    void guard(UUID id, boolean parchment, boolean tube) {
+        entity(id).guard(parchment, tube);
+    }
+
+    /** Changes what the strings are hung on, I first. */
+    @Transactional
+    public void hang(UUID id, List<TailEnd> tailEnds, boolean tunersBuiltIn) {
+        entity(id).hang(tailEnds, tunersBuiltIn);
+    }
+
+    /** Changes what the strings are wound on and on which side each knob is, I first. */
+    @Transactional
+    void peg(UUID id, PegKind kind, List<Side> knobs) {
+        entity(id).peg(kind, knobs);
+    }
+
+    /** Records a look at a peg; one that was already taken changes nothing. */
+    @Transactional
+    public void lookAtPeg(UUID id, PegLook look, Map<Measurable, Double> measured, UUID press) {
+        entity(id);
+        if (!looks.existsByPress(press)) {
+            looks.save(new PegLookEntity(id, look, press, clock.instant()));
+            measure(id, measured, look.on(), press);
+        }
+    }
+
+    /** {@return every look at an instrument's pegs, the latest first} */
+    List<PegLook> pegLooks(UUID id) {
+        List<PegLook> all = new ArrayList<>(looks.findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(id).stream()
+                .map(PegLookEntity::look)
+                .toList());
+        Collections.reverse(all);
+        return all;
     }
 
     /**
@@ -176,29 +253,31 @@ public class Instruments {
     List<LogEntry> log(UUID id) {
         Map<UUID, StringKind> kindsById = kinds.all();
         List<LogEntry> log = new ArrayList<>();
-        for (MeasurementEntity measurement : measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id)) {
-            log.add(LogEntry.measured(measurement));
+        measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id).stream()
+                .collect(Collectors.groupingBy(one -> List.of(one.measuredOn(), one.recordedBy())))
+                .values()
+                .forEach(sitting -> log.add(LogEntry.measured(sitting)));
+        for (PegLook look : pegLooks(id)) {
+            log.add(LogEntry.looked(look));
         }
         for (NoteEntity note : notes.findByInstrumentIdOrderByRecordedAt(id)) {
             String kind = note.refer() ? "REFERRED" : "NOTED";
-            log.add(new LogEntry(note.recordedAt(), kind, null, note.text(), null, 0, note.recordedBy()));
+            log.add(LogEntry.of(note.recordedAt(), kind, null, note.text(), note.recordedBy()));
             if (note.settledAt() != null) {
-                log.add(new LogEntry(note.settledAt(), "SETTLED", null, note.text(), null, 0, null));
+                log.add(LogEntry.of(note.settledAt(), "SETTLED", null, note.text(), null));
             }
         }
         for (FittedStringEntity string : fitted.findByInstrumentIdOrderByPosition(id)) {
             StringKind kind = kindsById.get(string.kindId());
             if (string.fittedAt() != null) {
-                log.add(new LogEntry(string.fittedAt(), "WENT_ON", string.position(), kind.label(), null, 0, null));
+                log.add(LogEntry.of(string.fittedAt(), "WENT_ON", string.position(), kind.label(), null));
             }
             if (string.removedAt() != null) {
-                log.add(new LogEntry(
+                log.add(LogEntry.of(
                         string.removedAt(),
                         string.kept() ? "CAME_OFF_KEPT" : "CAME_OFF",
                         string.position(),
                         kind.label(),
-                        null,
-                        0,
                         null));
             }
         }
@@ -215,10 +294,22 @@ public class Instruments {
             List<MeasurementEntity> measured,
             List<FittedStringEntity> on,
             List<NoteEntity> referred,
+            List<PegLookEntity> looked,
             Map<UUID, StringKind> kindsById) {
-        Map<Quantity, Figure> figures = new EnumMap<>(Quantity.class);
-        measured.forEach(m -> figures.put(
-                m.quantity(), Figure.measured(m.value(), m.quantity().unit())));
+        Map<Measurable, Figure> figures = new HashMap<>();
+        Map<Position, List<Collar>> collars = new EnumMap<>(Position.class);
+        for (MeasurementEntity one : measured) {
+            Measurable measurable = one.measurable();
+            figures.put(
+                    measurable,
+                    Figure.measured(one.value(), measurable.quantity().unit()));
+            if (measurable.quantity() == Quantity.COLLAR_TO_WALL) {
+                collars.computeIfAbsent(measurable.position(), none -> new ArrayList<>())
+                        .add(new Collar(one.measuredOn(), one.value()));
+            }
+        }
+        Map<Position, Set<PegSign>> pegSigns = new EnumMap<>(Position.class);
+        looked.stream().map(PegLookEntity::look).forEach(look -> pegSigns.put(look.position(), look.signs()));
         SetUp setUp = entity.setUp(figures);
         Instant now = clock.instant();
         List<StringOn> strings = on.stream()
@@ -233,6 +324,9 @@ public class Instruments {
                 entity.hoursPerWeek(),
                 entity.demand(),
                 strings,
-                referred.stream().map(NoteEntity::referral).toList());
+                referred.stream().map(NoteEntity::referral).toList(),
+                entity.fittings(),
+                pegSigns,
+                collars);
     }
 }

@@ -1,9 +1,12 @@
 package rosinedpeg.web.instrument;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import rosinedpeg.core.setup.Quantity;
+import java.util.List;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -13,20 +16,38 @@ import rosinedpeg.core.strings.Position;
  * @param kind what happened, completing the message key {@code log.…}
  * @param position the string it concerns, or null
  * @param label the kind of string or what was noticed, or null
- * @param quantity what was measured, or null
- * @param value the measured value
+ * @param readings what was measured in one sitting
  * @param by who recorded it, or null
  */
-record LogEntry(Instant at, String kind, Position position, String label, Quantity quantity, double value, String by) {
+public record LogEntry(Instant at, String kind, Position position, String label, List<Reading> readings, String by) {
 
-    static LogEntry measured(MeasurementEntity measurement) {
-        return new LogEntry(
-                measurement.measuredOn().atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC),
-                "MEASURED",
-                null,
-                null,
-                measurement.quantity(),
-                measurement.value(),
-                measurement.recordedBy());
+    static LogEntry of(Instant at, String kind, Position position, String label, String by) {
+        return new LogEntry(at, kind, position, label, List.of(), by);
     }
+
+    static LogEntry looked(PegLook look) {
+        return of(noon(look.on()), "PEG_LOOKED", look.position(), null, look.by());
+    }
+
+    static LogEntry measured(List<MeasurementEntity> sitting) {
+        MeasurementEntity first = sitting.get(0);
+        List<Reading> readings = sitting.stream()
+                .map(one -> new Reading(
+                        one.measurable(),
+                        Figure.measured(one.value(), one.measurable().quantity().unit())))
+                .toList();
+        return new LogEntry(noon(first.measuredOn()), "MEASURED", null, null, readings, first.recordedBy());
+    }
+
+    private static Instant noon(LocalDate day) {
+        return day.atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC);
+    }
+
+    /**
+     * A measurement.
+     *
+     * @param measurable what was measured
+     * @param figure what it came to
+     */
+    public record Reading(Measurable measurable, Figure figure) {}
 }

@@ -10,7 +10,9 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.strings.Position;
 
 /** One measurement; a later one of the same quantity takes its place, and both are kept. */
 @Entity
@@ -29,23 +31,30 @@ class MeasurementEntity {
     @Enumerated(EnumType.STRING)
     private Quantity quantity;
 
+    @Enumerated(EnumType.STRING)
+    private Position position;
+
     private double value;
     private LocalDate measuredOn;
     private Instant recordedAt;
     private String recordedBy;
+    private UUID press;
 
     protected MeasurementEntity() {}
 
     MeasurementEntity(
             UUID instrumentId,
-            Quantity quantity,
+            Measurable measurable,
             double value,
             LocalDate measuredOn,
+            UUID press,
             Instant recordedAt,
             String recordedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
-        this.quantity = quantity;
+        this.quantity = measurable.quantity();
+        this.position = measurable.position();
+        this.press = press;
         this.value = value;
         this.measuredOn = measuredOn;
         this.recordedAt = recordedAt;
@@ -56,8 +65,8 @@ class MeasurementEntity {
         return instrumentId;
     }
 
-    Quantity quantity() {
-        return quantity;
+    Measurable measurable() {
+        return new Measurable(quantity, position);
     }
 
     double value() {

@@ -8,5 +8,7 @@ interface MeasurementRepository extends JpaRepository<MeasurementEntity, UUID> {
 
     List<MeasurementEntity> findAllByOrderByMeasuredOnAscRecordedAtAsc();
 
+    boolean existsByPress(UUID press);
+
     List<MeasurementEntity> findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(UUID instrumentId);
 }

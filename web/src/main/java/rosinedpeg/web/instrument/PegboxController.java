@@ -1,17 +1,14 @@
 package rosinedpeg.web.instrument;
 
 import jakarta.servlet.http.HttpServletRequest;
-import jakarta.servlet.http.HttpServletResponse;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -20,7 +17,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import rosinedpeg.core.clearance.Clearance;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.clearance.Touch;
-import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.HoleSide;
@@ -29,9 +25,11 @@ import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.web.drawing.DrawingFile;
 import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.Words;
 
 /** Looks into the pegbox: how every string winds, and whether it keeps clear. */
 @Controller
@@ -39,8 +37,15 @@ class PegboxController {
 
     private final Instruments instruments;
 
-    PegboxController(Instruments instruments) {
+    private final TouchWords touchWords;
+    private final DrawingFile files;
+    private final Words words;
+
+    PegboxController(Instruments instruments, TouchWords touchWords, DrawingFile files, Words words) {
         this.instruments = instruments;
+        this.touchWords = touchWords;
+        this.files = files;
+        this.words = words;
     }
 
     @GetMapping("/instruments/{id}/pegbox")
@@ -51,28 +56,37 @@ class PegboxController {
     }
 
     @GetMapping("/instruments/{id}/pegbox.svg")
-    String download(
-            @PathVariable UUID id, @ModelAttribute("form") PegboxForm form, Model model, HttpServletResponse response) {
-        show(id, form, model);
-        response.setContentType("image/svg+xml");
-        response.setHeader(
-                HttpHeaders.CONTENT_DISPOSITION,
-                ContentDisposition.attachment().filename("pegbox.svg").build().toString());
-        return "drawing/pegbox-file";
+    ResponseEntity<byte[]> file(@PathVariable UUID id, @ModelAttribute("form") PegboxForm form) {
+        Instrument instrument = strung(id);
+        StrungPegbox pegbox = wound(instrument, form);
+        List<Touch> touches = pegbox.touches();
+        PegboxDrawing drawing = PegboxDrawing.of(pegbox, instrument.specs().values(), touches, null);
+        String told = touches.isEmpty() ? words.say("pegbox.clear") : touchWords.all(touches);
+        return files.of(
+                "pegbox",
+                words.say("pegbox.title", instrument.name()),
+                told,
+                1,
+                List.of(drawing.above(), drawing.side()));
     }
 
-    private void show(UUID id, PegboxForm form, Model model) {
+    private Instrument strung(UUID id) {
         Instrument instrument = instruments.get(id);
         if (!instrument.fullyStrung()) {
             throw new NotFoundException("strings of " + id);
         }
-        boolean bass = instrument.setUp().family() == Family.BASS;
-        if (form.getLock().forBassOnly() && !bass) {
-            form.setLock(Lock.FAR_SIDE_THEN_CROSS);
+        return instrument;
+    }
+
+    private static StrungPegbox wound(Instrument instrument, PegboxForm form) {
+        List<Lock> locks = Lock.of(instrument.setUp().family());
+        if (!locks.contains(form.getLock())) {
+            form.setLock(locks.get(0));
         }
-        Map<Position, StringSpec> specs = instrument.specs();
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
-        specs.keySet()
+        instrument
+                .specs()
+                .keySet()
                 .forEach(position -> choices.put(
                         position,
                         new WindingChoice(
@@ -80,7 +94,13 @@ class PegboxController {
                                 form.getWall(),
                                 Way.OVER_THE_TOP,
                                 form.getFarSide().contains(position) ? HoleSide.FAR_SIDE : HoleSide.KNOB_SIDE)));
-        StrungPegbox pegbox = new StrungPegbox(instrument.setUp(), specs, choices);
+        return new StrungPegbox(instrument.setUp(), instrument.specs(), choices);
+    }
+
+    private void show(UUID id, PegboxForm form, Model model) {
+        Instrument instrument = strung(id);
+        Map<Position, StringSpec> specs = instrument.specs();
+        StrungPegbox pegbox = wound(instrument, form);
         List<Touch> touches = pegbox.touches();
         List<Wound> rows = new ArrayList<>();
         for (Position position : specs.keySet()) {
@@ -95,11 +115,7 @@ class PegboxController {
         model.addAttribute("touches", touches);
         model.addAttribute("rows", rows);
         model.addAttribute("byCrank", !instrument.setUp().pegKind().holdsByFriction());
-        model.addAttribute(
-                "locks",
-                Arrays.stream(Lock.values())
-                        .filter(lock -> bass || !lock.forBassOnly())
-                        .toList());
+        model.addAttribute("locks", Lock.of(instrument.setUp().family()));
         model.addAttribute("walls", Wall.values());
     }
 

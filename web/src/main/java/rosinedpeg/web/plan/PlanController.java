@@ -3,7 +3,6 @@ package rosinedpeg.web.plan;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -151,11 +150,7 @@ class PlanController {
         model.addAttribute("offs", Schools.Off.values());
         model.addAttribute("begins", Schools.Begin.values());
         model.addAttribute("firstEnds", Schools.FirstEnd.values());
-        model.addAttribute(
-                "locks",
-                Arrays.stream(Lock.values())
-                        .filter(lock -> bass || !lock.forBassOnly())
-                        .toList());
+        model.addAttribute("locks", Lock.of(instrument.setUp().family()));
         model.addAttribute("walls", Wall.values());
         model.addAttribute("treatments", Schools.Treatment.values());
         model.addAttribute("lowestWays", Way.values());
@@ -167,7 +162,7 @@ class PlanController {
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
         Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
         Map<Position, List<Finding>> fits = new LinkedHashMap<>();
-        FitCheck check = new FitCheck(instrument.setUp(), instrument.specs());
+        FitCheck check = FitCheck.of(instrument.setUp(), instrument.specs());
         for (Position position : form.getStrings()) {
             StringKind kind = byId.get(form.getKinds().get(position));
             if (kind == null) {
@@ -186,7 +181,7 @@ class PlanController {
         if (result.hasErrors() || wrongPosition) {
             return Optional.empty();
         }
-        if (form.getLock().forBassOnly() && !bass) {
+        if (!Lock.of(instrument.setUp().family()).contains(form.getLock())) {
             form.setLock(Schools.USUAL.atPeg().lock());
         }
         ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)

@@ -49,6 +49,7 @@ class PlanForm {
     void begin(Instrument instrument, Set<Position> due) {
         Schools usual = Schools.usual(instrument.setUp().family());
         strings = due;
+        pegs = instrument.pegConditions();
         off = usual.order().off();
         begin = usual.order().begin();
         over = new EnumMap<>(ChangeRequest.covering(instrument.setUp(), instrument.specs(), usual));

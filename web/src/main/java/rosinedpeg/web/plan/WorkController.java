@@ -101,9 +101,7 @@ class WorkController {
         if (!instrument.setUp().positions().contains(form.getString())) {
             form.setString(Position.I);
         }
-        List<StringKind> offered = kinds.of(instrument.setUp().family()).stream()
-                .filter(kind -> kind.spec().position() == form.getString())
-                .toList();
+        List<StringKind> offered = kinds.of(instrument.setUp().family(), form.getString());
         if (offered.stream().noneMatch(kind -> kind.id().equals(form.getNewKind()))) {
             form.setNewKind(
                     instrument.string(form.getString()).orElseThrow().kind().id());
@@ -164,7 +162,7 @@ class WorkController {
                 .filter(one -> one.id().equals(form.getNewKind()))
                 .findFirst()
                 .orElseThrow();
-        List<Finding> fits = new FitCheck(instrument.setUp(), instrument.specs()).judge(position, kind.spec());
+        List<Finding> fits = FitCheck.of(instrument.setUp(), instrument.specs()).judge(position, kind.spec());
         model.addAttribute("fits", fits);
         if (fits.stream().anyMatch(Finding::stops)) {
             return Optional.empty();

@@ -8,6 +8,9 @@ import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -19,6 +22,11 @@ import rosinedpeg.core.figure.Unit;
 public final class Entry {
 
     private static final Set<Unit> WHOLE = Set.of(Unit.CENT, Unit.HOUR, Unit.HOUR_PER_WEEK);
+
+    /** As 33.2, 33.2 mm, 1.31 in, 5/16 or 1 5/16". */
+    private static final Pattern LENGTH = Pattern.compile(
+            "(?<minus>-)?(?:(?<number>\\d{1,5}(?:\\.\\d{1,6})?|\\.\\d{1,6})"
+                    + "(?:[\\s-]+(?=\\d+/)|(?!\\d*/)))?(?:(?<over>\\d{1,3})/(?<under>\\d{1,3}))?\\s*(?<unit>mm|in|inch|\"|″)?");
 
     private Entry() {}
 
@@ -53,6 +61,58 @@ public final class Entry {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
+    }
+
+    /**
+     * Reads a measurement. A length may be typed in mm or inches, whichever was chosen, or in the other with its unit
+     * behind it; inches also as a fraction, as 1 5/16.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed
+     * @param range what is allowed, in mm for a length
+     * @param lengths what lengths are typed in
+     * @return the number in the range's unit; empty when it was refused
+     */
+    public static OptionalDouble measurement(Errors errors, String field, String text, Range range, Lengths lengths) {
+        if (range.unit() != Unit.MILLIMETRE) {
+            return number(errors, field, text.replaceAll("\\s*[°g]\\s*$", ""), range);
+        }
+        Object[] allowed = {bound(range.low(), lengths), bound(range.high(), lengths), lengths.symbol()};
+        OptionalDouble mm = lengthMm(text, lengths);
+        if (mm.isEmpty()) {
+            errors.rejectValue(field, "entry.number.text", allowed, null);
+        } else if (!range.contains(mm.getAsDouble())) {
+            errors.rejectValue(field, "entry.number.range", allowed, null);
+            return OptionalDouble.empty();
+        }
+        return mm;
+    }
+
+    private static OptionalDouble lengthMm(String text, Lengths chosen) {
+        Matcher typed = LENGTH.matcher(text.strip().replace(',', '.').replace('−', '-'));
+        if (!typed.matches() || (typed.group("number") == null && typed.group("over") == null)) {
+            return OptionalDouble.empty();
+        }
+        String unit = typed.group("unit");
+        Lengths lengths = unit == null ? chosen : unit.equals("mm") ? Lengths.MM : Lengths.INCH;
+        double whole = typed.group("number") == null ? 0 : Double.parseDouble(typed.group("number"));
+        if (typed.group("over") == null) {
+            return OptionalDouble.of(signed(typed, lengths.toMm(whole)));
+        }
+        double under = Double.parseDouble(typed.group("under"));
+        if (lengths != Lengths.INCH || under == 0) {
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(signed(typed, lengths.toMm(whole + Double.parseDouble(typed.group("over")) / under)));
+    }
+
+    private static double signed(Matcher typed, double value) {
+        return typed.group("minus") == null ? value : -value;
+    }
+
+    private static String bound(double mm, Lengths lengths) {
+        return lengths == Lengths.MM ? bound(mm, Unit.MILLIMETRE) : Say.length(mm, 2, lengths);
     }
 
     /**
@@ -128,7 +188,16 @@ public final class Entry {
         return Optional.of(trimmed);
     }
 
+    /** {@return the press of a button as its page sends it; a new one when that was tampered with} */
+    public static UUID press(String text) {
+        try {
+            return UUID.fromString(text);
+        } catch (IllegalArgumentException tampered) {
+            return UUID.randomUUID();
+        }
+    }
+
     private static String bound(double value, Unit unit) {
-        return WHOLE.contains(unit) || value == Math.rint(value) ? Say.number(value, 0) : Say.number(value, 1);
+        return WHOLE.contains(unit) || value == Math.rint(value) ? Say.number(value, 0) : Say.number(value, 2);
     }
 }

@@ -14,5 +14,6 @@ class Pages {
         CurrentWorkshop.account().ifPresent(account -> model.addAttribute("account", account));
         model.addAttribute("zone", CurrentWorkshop.zone());
         model.addAttribute("path", request.getRequestURI());
+        model.addAttribute("lengths", Lengths.chosen(request));
     }
 }

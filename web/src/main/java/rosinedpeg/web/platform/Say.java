@@ -44,6 +44,18 @@ public class Say {
         return (number(figure.value(), decimals) + space + figure.unit().symbol()).strip();
     }
 
+    /** {@return the same with lengths in the unit somebody chose: 33.2 mm, 1.307 in} */
+    public static String figure(Figure figure, Lengths lengths) {
+        return figure.unit() == Unit.MILLIMETRE && lengths != Lengths.MM
+                ? length(figure.value(), 1, lengths) + " " + lengths.symbol()
+                : figure(figure);
+    }
+
+    /** {@return a length in the unit somebody chose, without the unit, with so many decimals where it is mm} */
+    public static String length(double mm, int decimals, Lengths lengths) {
+        return number(lengths.of(mm), lengths.decimals(decimals));
+    }
+
     /** {@return the day, as Thu 3 Dec} */
     public static String day(Instant moment, ZoneId zone) {
         return DAY.format(moment.atZone(zone));

@@ -30,7 +30,13 @@ class SecurityConfiguration {
                         .hasRole("TECHNICIAN")
                         .requestMatchers(
                                 HttpMethod.POST,
-                                "/instruments/*/measurements",
+                                "/instruments/*/measure/*",
+                                "/instruments/*/guard",
+                                "/instruments/*/tail-ends",
+                                "/instruments/*/peg-sides",
+                                "/instruments/*/pegs/*",
+                                "/instruments/*/bridge/**",
+                                "/instruments/*/bridge",
                                 "/instruments/*/strings/**",
                                 "/instruments/*/notes/*/settled")
                         .hasRole("TECHNICIAN")

@@ -88,11 +88,7 @@ class SettlingController {
     }
 
     private static UUID press(ReadingForm form) {
-        try {
-            return UUID.fromString(form.getPress());
-        } catch (IllegalArgumentException tampered) {
-            return UUID.randomUUID();
-        }
+        return Entry.press(form.getPress());
     }
 
     private String show(UUID fittedId, Model model) {

@@ -1,4 +1,4 @@
-package rosinedpeg.web.plan;
+package rosinedpeg.web.instrument;
 
 import java.util.List;
 import org.springframework.stereotype.Component;
@@ -19,17 +19,38 @@ class FindingWords {
         this.words = words;
     }
 
+    /** {@return its title} */
+    public String title(Finding finding) {
+        return say(finding, ".short");
+    }
+
     /** {@return the sentence} */
     public String says(Finding finding) {
+        return say(finding, "");
+    }
+
+    private String say(Finding finding, String ending) {
         List<Figure> figures = finding.figures();
         String origin =
                 figures.isEmpty() ? "" : words.say("origin." + figures.get(0).origin());
         return words.say(
-                "finding." + finding.kind(),
+                "finding." + finding.kind() + ending,
                 number(finding, 0),
                 number(finding, 1),
                 origin,
                 finding.concerns().map(Enum::name).orElse(""));
+    }
+
+    /** {@return the address of the page that it is drawn on, below the instrument's own} */
+    public String page(Finding finding) {
+        return FindingPage.of(finding).path(finding);
+    }
+
+    /** {@return the group it is told in: REFER for a repairer's work that does not stop everything} */
+    public String group(Finding finding) {
+        return finding.refer() && !finding.stops()
+                ? "REFER"
+                : finding.severity().name();
     }
 
     private static String number(Finding finding, int index) {
@@ -37,10 +58,18 @@ class FindingWords {
             return "";
         }
         Figure figure = finding.figures().get(index);
-        if (figure.unit() == Unit.SHARE) {
+        if (figure.unit() == Unit.SHARE && asPercent(finding.kind())) {
             boolean change = finding.kind() == FindingKind.FITS;
             return (change && figure.value() >= 0.005 ? "+" : "") + Say.percent(figure.value());
         }
-        return Say.number(figure.value(), 1);
+        return Say.number(figure.value(), Math.abs(figure.value()) < 1 ? 2 : 1);
+    }
+
+    /** A thrust margin is told as it is, and so is the depth of a groove against its string. */
+    private static boolean asPercent(FindingKind kind) {
+        return switch (kind) {
+            case LOAD_RISE, FITS, POST_LET_GO, BASS_FOOT_LIFTS -> true;
+            default -> false;
+        };
     }
 }

@@ -1,0 +1,81 @@
+package rosinedpeg.web.drawing;
+
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+
+/** Makes a file of a drawing, complete in itself, at its true size or magnified. */
+@Component
+public class DrawingFile {
+
+    private static final MediaType SVG = MediaType.valueOf("image/svg+xml;charset=UTF-8");
+    /** Between two views, as a share of the widest. */
+    private static final double GAP = 0.12;
+
+    private final SpringTemplateEngine templates;
+
+    DrawingFile(SpringTemplateEngine templates) {
+        this.templates = templates;
+    }
+
+    /**
+     * Makes the file.
+     *
+     * @param name what it is saved as, without an ending
+     * @param title what the drawing shows
+     * @param desc what is to be seen in it, for those who cannot see it
+     * @param magnified how much larger than life it is printed
+     * @param views what is drawn, from left to right
+     * @return the answer to a request for it
+     */
+    public ResponseEntity<byte[]> of(String name, String title, String desc, double magnified, List<View> views) {
+        double gap = GAP * views.stream().mapToDouble(View::width).max().orElseThrow();
+        List<Placed> placed = new ArrayList<>();
+        double width = 0;
+        for (View view : views) {
+            placed.add(new Placed(view, width - view.x(), -view.y()));
+            width += view.width() + gap;
+        }
+        width -= gap;
+        double height = views.stream().mapToDouble(View::height).max().orElseThrow();
+        Context context = new Context(Locale.UK);
+        context.setVariable("title", title);
+        context.setVariable("desc", desc);
+        context.setVariable("placed", placed);
+        context.setVariable("box", "0 0 " + Stroke.number(width) + " " + Stroke.number(height));
+        context.setVariable("width", Stroke.number(width * magnified) + "mm");
+        context.setVariable("height", Stroke.number(height * magnified) + "mm");
+        return ResponseEntity.ok()
+                .contentType(SVG)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(name + ".svg")
+                                .build()
+                                .toString())
+                .body(templates.process("drawing/file", context).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /**
+     * A view where it lies in the file.
+     *
+     * @param view the view
+     * @param x how far it is moved to the right
+     * @param y how far down
+     */
+    public record Placed(View view, double x, double y) {
+
+        /** {@return its place as an SVG transformation} */
+        public String transform() {
+            return "translate(" + Stroke.number(x) + " " + Stroke.number(y) + ")";
+        }
+    }
+}

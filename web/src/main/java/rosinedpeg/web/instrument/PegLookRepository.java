@@ -1,0 +1,14 @@
+package rosinedpeg.web.instrument;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
+
+    boolean existsByPress(UUID press);
+
+    List<PegLookEntity> findAllByOrderByLookedOnAscRecordedAtAsc();
+
+    List<PegLookEntity> findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(UUID instrumentId);
+}
