@@ -3,6 +3,7 @@ package rosinedpeg.core.bench;
 import java.time.Instant;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.strings.Position;
 
 /** Something that happened at the bench. Events are only ever added; taking one back is an event too. */
@@ -69,6 +70,13 @@ public sealed interface BenchEvent {
      * @param undone the number of that event
      */
     record Undone(long sequence, Instant at, long undone) implements BenchEvent {}
+
+    /**
+     * Something went wrong; what has to be done about it goes into the plan before the step in hand.
+     *
+     * @param mishap what
+     */
+    record WentWrong(long sequence, Instant at, Mishap mishap) implements BenchEvent {}
 
     /** The run was ended before its last step. */
     record Ended(long sequence, Instant at) implements BenchEvent {}

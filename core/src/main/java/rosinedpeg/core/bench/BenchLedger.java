@@ -2,9 +2,11 @@ package rosinedpeg.core.bench;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
@@ -12,6 +14,8 @@ import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
@@ -22,16 +26,17 @@ import rosinedpeg.core.strings.Position;
  * <p>Events are taken by their number, in order; a number that comes twice counts once. Events that were taken back do
  * not count. A step event counts only if its step is the one that is due, so that a second press of the same button is
  * without effect. Graphite that was skipped is asked for again before the string gains tension; skipped a second time,
- * it stays owed.
+ * it stays owed. What has to be done about something that went wrong goes into the plan before the step in hand.
  */
 public final class BenchLedger {
 
-    private final ChangePlan plan;
+    private ChangePlan plan;
     private final InstrumentLoad load;
     private final Map<Position, Double> tensionsN;
     private final Map<Position, Double> pitchCents = new EnumMap<>(Position.class);
     private final Set<Integer> owed = new LinkedHashSet<>();
     private final Set<Integer> askedTwice = new HashSet<>();
+    private final List<Mishap> mishaps = new ArrayList<>();
     private int reached;
     private int askedAgain = -1;
     private double thinnest = 1;
@@ -80,10 +85,26 @@ public final class BenchLedger {
             pitchRead(read);
         } else if (event instanceof BenchEvent.GapRead read) {
             gapMm = read.gapMm();
+        } else if (event instanceof BenchEvent.WentWrong wrong) {
+            wentWrong(wrong);
         } else if (event instanceof BenchEvent.Ended) {
             ended = state(0).allStringsOn();
         }
         thinnest = Math.min(thinnest, shares().treble());
+    }
+
+    private void wentWrong(BenchEvent.WentWrong wrong) {
+        Mishap mishap = wrong.mishap();
+        if (mishap.string().filter(string -> !tensionsN.containsKey(string)).isPresent()) {
+            return;
+        }
+        int times = Collections.frequency(mishaps, mishap);
+        plan = MishapPlanner.amended(plan, reached, mishap, times);
+        MishapPlanner.strike(mishap, tensionsN);
+        pitchCents.keySet().removeIf(position -> tensionsN.get(position) == 0);
+        mishaps.add(mishap);
+        lastStepSequence = wrong.sequence();
+        askAgain();
     }
 
     private void done(BenchEvent.StepDone done) {
@@ -187,6 +208,7 @@ public final class BenchLedger {
                 thinnest,
                 new EnumMap<>(pitchCents),
                 gapMm,
+                new ArrayList<>(mishaps),
                 ended,
                 lastSequence,
                 lastStepSequence);

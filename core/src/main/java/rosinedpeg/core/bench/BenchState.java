@@ -9,6 +9,7 @@ import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Quantity;
@@ -17,7 +18,7 @@ import rosinedpeg.core.strings.Position;
 /**
  * Where a run stands, as its ledger tells.
  *
- * @param plan the plan that is being followed
+ * @param plan the plan that is being followed, with what went into it because something went wrong
  * @param reached the index of the first step not yet done; the number of steps when all are
  * @param askedAgain the index of a step that was skipped and has to be settled before tension, or −1
  * @param owed steps that were left out
@@ -26,6 +27,7 @@ import rosinedpeg.core.strings.Position;
  * @param thinnest the least treble-foot share so far
  * @param pitchCents the latest pitch reading of each string since it was last let down
  * @param gapMm the latest gap reading of the bridge, null before the first
+ * @param mishaps what went wrong so far, in order
  * @param ended whether the run was ended before its last step
  * @param lastSequence the number of the last event, 0 before the first
  * @param lastStepSequence the number of the last step event that stands, 0 when there is none
@@ -40,6 +42,7 @@ public record BenchState(
         double thinnest,
         Map<Position, Double> pitchCents,
         Double gapMm,
+        List<Mishap> mishaps,
         boolean ended,
         long lastSequence,
         long lastStepSequence) {

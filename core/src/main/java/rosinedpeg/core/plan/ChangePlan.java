@@ -61,6 +61,21 @@ public record ChangePlan(
         refusals = List.copyOf(refusals);
     }
 
+    /** {@return the same plan with other steps} */
+    ChangePlan following(List<Step> otherSteps) {
+        return new ChangePlan(
+                kind,
+                setUp,
+                order,
+                tensionsBeforeN,
+                tensionsAtStartN,
+                tensionsAfterN,
+                bands,
+                otherSteps,
+                owed,
+                refusals);
+    }
+
     /** {@return the load of this instrument, measured against its state before the work} */
     public InstrumentLoad load() {
         return new InstrumentLoad(setUp, tensionsBeforeN);

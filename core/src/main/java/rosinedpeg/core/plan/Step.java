@@ -45,6 +45,12 @@ public record Step(
         tensionsAfterN = new EnumMap<>(tensionsAfterN);
     }
 
+    /** {@return the same step at another place of a plan} */
+    Step at(int otherIndex) {
+        return new Step(
+                otherIndex, kind, position, materials, cautions, figures, tensionsAfterN, sharesAfter, bandAfter);
+    }
+
     /** {@return whether the post stays held and both feet stay down} */
     public boolean holds() {
         return bandAfter != LoadBand.UNHELD && !sharesAfter.bassFootLifts();

@@ -75,6 +75,18 @@ public enum StepKind {
     RAISE_OUTER_PAIR(PEG, 2, Reading.PITCH),
     EASE_BRIDGE_BACK(BRIDGE, 2, Reading.GAP),
 
+    /** The first thing to do about a peg that slips. */
+    PUSH_PEG_IN(PEG, 0.5),
+    FREE_PEG(PEG, 3),
+    LET_ALL_DOWN_A_LITTLE(WHOLE, 2),
+    /** A bridge that has walked, with part of the tension still on. */
+    MOVE_BRIDGE_BACK(BRIDGE, 2, Reading.GAP),
+    /** Nothing more can be done about it here. */
+    LEAVE_TO_REPAIRER(WHOLE, 1),
+    TEND_CUT(WHOLE, 5),
+    /** The work has to be left as it is, for now. */
+    MAKE_SAFE(WHOLE, 2),
+
     TUNING_ROUND(PEG, 3, Reading.PITCH, Reading.GAP),
     LAST_BRIDGE_CHECK(BRIDGE, 1, Reading.GAP),
     CHECK_FINE_TUNERS(TAIL, 0.5),

@@ -207,6 +207,10 @@ final class StepList {
         }
     }
 
+    List<Step> steps() {
+        return steps;
+    }
+
     ChangePlan plan(List<Position> order, List<StepKind> owed) {
         return new ChangePlan(kind, setUp, order, before, atStart, after, bands, steps, owed, refusals);
     }

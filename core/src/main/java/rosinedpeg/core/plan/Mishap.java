@@ -1,0 +1,78 @@
+package rosinedpeg.core.plan;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.Optional;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * Something that goes wrong in the middle of the work.
+ *
+ * @param kind what
+ * @param position with which string; null where it concerns the whole instrument
+ * @param place where the string broke; null for everything else
+ */
+public record Mishap(Kind kind, Position position, BreakPlace place) {
+
+    /**
+     * Checks that the parts go together.
+     *
+     * @throws IllegalArgumentException when a string or the place of a break is missing
+     */
+    public Mishap {
+        requireNonNull(kind, "kind");
+        position = kind.ofString() ? position : null;
+        place = kind == Kind.STRING_BROKE ? place : null;
+        if (kind.ofString() && position == null) {
+            throw new IllegalArgumentException("position is missing; " + kind + " must name a string");
+        }
+        if (kind == Kind.STRING_BROKE && place == null) {
+            throw new IllegalArgumentException("place is missing; a broken string must have broken somewhere");
+        }
+    }
+
+    /** {@return something that went wrong with a string} */
+    public static Mishap of(Kind kind, Position position) {
+        return new Mishap(kind, position, null);
+    }
+
+    /** {@return the string it concerns} */
+    public Optional<Position> string() {
+        return Optional.ofNullable(position);
+    }
+
+    /** What can go wrong. */
+    public enum Kind {
+        STRING_BROKE(true),
+        /** The tip slipped out of its hole. */
+        TIP_PULLED_OUT(true),
+        TURNS_CROSSED(true),
+        PEG_SLIPS(true),
+        /** Forcing it cracks pegboxes. */
+        PEG_STUCK(true),
+        BRIDGE_LEANING(false),
+        /** It has moved on the top. */
+        BRIDGE_WALKED(false),
+        BRIDGE_DOWN(false),
+        /** A rattle, or nothing to be seen through the treble sound hole. */
+        POST_RATTLES(false),
+        GROOVE_SNAGS(true),
+        WRONG_STRING(true),
+        BALL_JAMMED(true),
+        TUNER_AT_ITS_END(true),
+        CUT_FINGER(false),
+        MUST_STOP(false);
+
+        private final boolean ofString;
+
+        Kind(boolean ofString) {
+            this.ofString = ofString;
+        }
+
+        /** {@return whether it happens to one string} */
+        public boolean ofString() {
+            return ofString;
+        }
+    }
+}

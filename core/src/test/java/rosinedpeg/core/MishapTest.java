@@ -1,0 +1,285 @@
+package rosinedpeg.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.Arbitraries;
+import net.jqwik.api.Arbitrary;
+import net.jqwik.api.Combinators;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.Provide;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.BenchLedger;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.Mishap.Kind;
+import rosinedpeg.core.plan.MishapPlanner;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.RepairPlanner;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+
+/** When something goes wrong in the middle, the work comes to its end all the same, and the ledger stays whole. */
+class MishapTest {
+
+    private static final Instant AT = Instant.parse("2026-09-01T18:00:00Z");
+
+    /** A run that is pressed on step by step. */
+    private static final class Run {
+        private final ChangePlan plan;
+        private final List<BenchEvent> ledger = new ArrayList<>();
+
+        Run(ChangePlan plan) {
+            this.plan = plan;
+        }
+
+        BenchState state() {
+            return BenchLedger.fold(plan, ledger);
+        }
+
+        private long next() {
+            return ledger.size() + 1L;
+        }
+
+        void press() {
+            ledger.add(new BenchEvent.StepDone(
+                    next(), AT, state().now().orElseThrow().index()));
+        }
+
+        void pressTo(StepKind kind, Position position) {
+            while (!at(kind, position)) {
+                press();
+            }
+        }
+
+        private boolean at(StepKind kind, Position position) {
+            Step now = state().now().orElseThrow();
+            return now.kind() == kind && now.position() == position;
+        }
+
+        void goesWrong(Mishap mishap) {
+            ledger.add(new BenchEvent.WentWrong(next(), AT, mishap));
+        }
+
+        List<StepKind> toCome() {
+            BenchState state = state();
+            return state.plan().steps().stream()
+                    .skip(state.reached())
+                    .map(Step::kind)
+                    .toList();
+        }
+    }
+
+    private static ChangePlan change(Family family) {
+        SetUp setUp = Examples.instrument(family);
+        Map<Position, StringSpec> set = Examples.set(setUp);
+        return ChangePlanner.plan(ChangeRequest.usual(setUp, set, Map.of(Position.III, set.get(Position.III))));
+    }
+
+    private static ChangePlan repair(Family family, int which) {
+        SetUp setUp = Examples.instrument(family);
+        RepairPlanner planner = new RepairPlanner(setUp, Examples.set(setUp), Schools.usual(family), LoadBands.USUAL);
+        return switch (which) {
+            case 0 -> planner.bridgeDown();
+            case 1 -> planner.tailpieceChange();
+            case 2 -> planner.graphite();
+            default -> planner.pegService(Map.of(Position.II, PegCondition.SLIPS));
+        };
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "STRING_BROKE, III, BRING_UP, TAKE_OUT_REMAINS",
+        "STRING_BROKE, II, GRAPHITE, TAKE_OUT_REMAINS",
+        "TIP_PULLED_OUT, III, BRING_UP, LOCK_FAR_SIDE_THEN_CROSS",
+        "TIP_PULLED_OUT, III, TUNING_ROUND, LET_DOWN_AT_PEG",
+        "TURNS_CROSSED, II, TUNING_ROUND, LET_DOWN_AT_PEG",
+        "PEG_SLIPS, III, TUNING_ROUND, PUSH_PEG_IN",
+        "PEG_STUCK, III, LET_DOWN, FREE_PEG",
+        "BRIDGE_LEANING, , CHECK_BRIDGE, EASE_BRIDGE_BACK",
+        "BRIDGE_WALKED, , TUNING_ROUND, LET_ALL_DOWN_A_LITTLE",
+        "BRIDGE_DOWN, , BRING_UP, LET_ALL_DOWN",
+        "GROOVE_SNAGS, I, TUNING_ROUND, SET_ASIDE_NEIGHBOUR",
+        "GROOVE_SNAGS, III, BRING_UP, GRAPHITE",
+        "WRONG_STRING, III, BRING_UP, FREE_TAIL_END",
+        "BALL_JAMMED, I, TUNING_ROUND, SET_ASIDE_NEIGHBOUR",
+        "TUNER_AT_ITS_END, I, TUNING_ROUND, BACK_OUT_FINE_TUNER",
+        "CUT_FINGER, , LET_DOWN, TEND_CUT",
+        "MUST_STOP, , GRAPHITE, MAKE_SAFE"
+    })
+    void theRightStepComesNextAndTheWorkGoesOnAfterIt(Kind kind, Position position, StepKind at, StepKind first) {
+        Run run = new Run(change(Family.VIOLIN));
+        while (run.state().now().orElseThrow().kind() != at) {
+            run.press();
+        }
+        List<StepKind> planned = run.toCome();
+        run.goesWrong(new Mishap(kind, position, BreakPlace.NUT));
+        assertThat(run.state().now().orElseThrow().kind()).isEqualTo(first);
+        assertThat(run.toCome()).endsWith(planned.toArray(StepKind[]::new));
+        while (!run.state().over()) {
+            run.press();
+        }
+        assertThat(run.state().changed()).containsExactly(Position.III);
+        assertThat(run.state().shares().treble()).isCloseTo(1, within(1e-9));
+    }
+
+    @Test
+    void theLoadFollowsWhatWentWrong() {
+        Run run = new Run(change(Family.VIOLIN));
+        run.pressTo(StepKind.TUNING_ROUND, null);
+        run.goesWrong(new Mishap(Kind.STRING_BROKE, Position.I, BreakPlace.BRIDGE));
+        assertThat(run.state().shares().treble()).isCloseTo(0.38, within(0.02));
+        run.pressTo(StepKind.CHECK_BRIDGE, null);
+        assertThat(run.state().shares().treble()).isCloseTo(1, within(1e-9));
+        run.goesWrong(Mishap.of(Kind.BRIDGE_DOWN, null));
+        assertThat(run.state().shares().treble()).isZero();
+        assertThat(run.state().thinnest()).isZero();
+    }
+
+    /** What did not help is not tried again; in the end it is a repairer's. */
+    @Test
+    void aPegThatGoesOnSlippingIsTreatedAndThenReferred() {
+        Run run = new Run(change(Family.VIOLIN));
+        run.pressTo(StepKind.TUNING_ROUND, null);
+        Mishap slips = Mishap.of(Kind.PEG_SLIPS, Position.III);
+        for (StepKind first : List.of(StepKind.PUSH_PEG_IN, StepKind.LET_DOWN_AT_PEG, StepKind.LEAVE_TO_REPAIRER)) {
+            run.goesWrong(slips);
+            assertThat(run.state().now().orElseThrow().kind()).isEqualTo(first);
+            run.pressTo(StepKind.TUNING_ROUND, null);
+        }
+        assertThat(MishapPlanner.refers(slips, 2)).isTrue();
+        assertThat(MishapPlanner.refers(slips, 1)).isFalse();
+    }
+
+    @Test
+    void aFallenPostEndsTheWork() {
+        Run run = new Run(change(Family.CELLO));
+        run.pressTo(StepKind.GRAPHITE, Position.III);
+        run.goesWrong(Mishap.of(Kind.POST_RATTLES, null));
+        assertThat(run.toCome()).containsExactly(StepKind.LET_ALL_DOWN, StepKind.LEAVE_TO_REPAIRER);
+        run.press();
+        run.press();
+        assertThat(run.state().finished()).isTrue();
+        assertThat(run.state().changed()).isEmpty();
+        assertThat(run.state().shares().treble()).isZero();
+    }
+
+    @Test
+    void whatWentWrongCanBeTakenBack() {
+        Run run = new Run(change(Family.VIOLA));
+        run.pressTo(StepKind.BRING_UP, Position.III);
+        BenchState before = run.state();
+        run.goesWrong(Mishap.of(Kind.TIP_PULLED_OUT, Position.III));
+        run.ledger.add(
+                new BenchEvent.Undone(run.next(), AT, run.state().canGoBackTo().orElseThrow()));
+        assertThat(run.state().plan()).isEqualTo(before.plan());
+        assertThat(run.state().now()).isEqualTo(before.now());
+        assertThat(run.state().tensionsN()).isEqualTo(before.tensionsN());
+        assertThat(run.state().mishaps()).isEmpty();
+    }
+
+    @Test
+    void aMishapNamesItsStringAndABreakItsPlace() {
+        assertThatThrownBy(() -> Mishap.of(Kind.PEG_SLIPS, null)).hasMessageContaining("must name a string");
+        assertThatThrownBy(() -> Mishap.of(Kind.STRING_BROKE, Position.I)).hasMessageContaining("broken somewhere");
+        assertThat(new Mishap(Kind.CUT_FINGER, Position.I, BreakPlace.NUT)).isEqualTo(Mishap.of(Kind.CUT_FINGER, null));
+        Run run = new Run(change(Family.VIOLIN));
+        run.goesWrong(Mishap.of(Kind.PEG_SLIPS, Position.V));
+        assertThat(run.state().mishaps()).as("a string it does not have").isEmpty();
+    }
+
+    /** Steps done and left out, mishaps, readings, undos and repeats in any order, on any family and any work. */
+    @Property(tries = 400)
+    void whateverGoesWrongTheLedgerStaysWholeAndTheWorkComesToItsEnd(
+            @ForAll Family family, @ForAll("works") int work, @ForAll("moves") List<int[]> moves) {
+        Run run = new Run(work == 4 ? change(family) : repair(family, work));
+        for (int[] move : moves) {
+            BenchState state = run.state();
+            if (state.over()) {
+                break;
+            }
+            Step now = state.now().orElseThrow();
+            Position position = Position.ofNumber(1 + move[1] % 4);
+            long sequence = run.next();
+            run.ledger.add(
+                    switch (move[0]) {
+                        case 0 -> new BenchEvent.StepSkipped(sequence, AT, now.index());
+                        case 1 -> new BenchEvent.Undone(sequence, AT, 1 + move[1] % Math.max(1, sequence - 1));
+                        case 2 -> new BenchEvent.PitchRead(sequence, AT, position, -10.0 * (move[1] % 40));
+                        case 3 ->
+                            new BenchEvent.WentWrong(
+                                    sequence,
+                                    AT,
+                                    new Mishap(
+                                            Kind.values()[move[1] % Kind.values().length], position, BreakPlace.PEG));
+                        case 4 -> new BenchEvent.StepDone(sequence, AT, move[1] % 60);
+                        default -> new BenchEvent.StepDone(sequence, AT, now.index());
+                    });
+            assertConsistent(run);
+        }
+        int presses = 0;
+        while (!run.state().over()) {
+            run.press();
+            assertThat(++presses).as("it comes to its end").isLessThan(2000);
+        }
+        BenchState end = run.state();
+        boolean fell = end.mishaps().stream().anyMatch(mishap -> mishap.kind() == Kind.POST_RATTLES);
+        boolean read = run.ledger.stream().anyMatch(BenchEvent.PitchRead.class::isInstance);
+        if (!fell && !read) {
+            end.plan()
+                    .tensionsAfterN()
+                    .forEach((position, tensionN) -> assertThat(end.tensionsN().get(position))
+                            .as(position + " at pitch")
+                            .isCloseTo(tensionN, within(1e-6)));
+        }
+    }
+
+    private static void assertConsistent(Run run) {
+        BenchState state = run.state();
+        List<Step> steps = state.plan().steps();
+        assertThat(state.reached()).isBetween(0, steps.size());
+        for (int i = 0; i < steps.size(); i++) {
+            assertThat(steps.get(i).index()).isEqualTo(i);
+        }
+        assertThat(state.owed()).allMatch(index -> index < state.reached());
+        assertThat(state.tensionsN().values()).allMatch(tensionN -> tensionN >= 0);
+        assertThat(state.shares().treble()).isBetween(-1e-9, 2.0);
+        List<BenchEvent> twice = new ArrayList<>(run.ledger);
+        twice.addAll(0, run.ledger);
+        assertThat(BenchLedger.fold(run.plan, twice)).isEqualTo(state);
+    }
+
+    @Provide
+    Arbitrary<Integer> works() {
+        return Arbitraries.integers().between(0, 4);
+    }
+
+    @Provide
+    Arbitrary<List<int[]>> moves() {
+        return Combinators.combine(
+                        Arbitraries.integers().between(0, 14),
+                        Arbitraries.integers().between(0, 999))
+                .as((what, which) -> new int[] {what, which})
+                .list()
+                .ofMaxSize(45);
+    }
+}
