@@ -208,7 +208,7 @@ class MishapTest {
     }
 
     /** Steps done and left out, mishaps, readings, undos and repeats in any order, on any family and any work. */
-    @Property(tries = 400)
+    @Property(tries = 300)
     void whateverGoesWrongTheLedgerStaysWholeAndTheWorkComesToItsEnd(
             @ForAll Family family, @ForAll("works") int work, @ForAll("moves") List<int[]> moves) {
         Run run = new Run(work == 4 ? change(family) : repair(family, work));
@@ -262,7 +262,9 @@ class MishapTest {
         }
         assertThat(state.owed()).allMatch(index -> index < state.reached());
         assertThat(state.tensionsN().values()).allMatch(tensionN -> tensionN >= 0);
-        assertThat(state.shares().treble()).isBetween(-1e-9, 2.0);
+        assertThat(state.shares().treble())
+                .as("outer strings stand outside the feet")
+                .isBetween(-0.2, 2.0);
         List<BenchEvent> twice = new ArrayList<>(run.ledger);
         twice.addAll(0, run.ledger);
         assertThat(BenchLedger.fold(run.plan, twice)).isEqualTo(state);

@@ -216,9 +216,51 @@ class FirstMinuteIT extends InBrowser {
         second.locator("[data-key=back]").click();
         assertThat(heading(second)).hasText(here);
 
-        // The first device still shows the later step; its press must not undo what the second one did.
-        first.keyboard().press("Space");
-        assertThat(first.locator("[role=status]")).containsText("had already moved on");
+        // The first device follows by itself.
+        first.bringToFront();
         assertThat(heading(first)).hasText(here);
+
+        // While something is being typed there it does not; then its press must not undo what the second one did.
+        first.locator("details summary").click();
+        first.locator("#note").fill("half a thought");
+        second.bringToFront();
+        second.locator("[data-key=next]").click();
+        assertThat(heading(second)).hasText(reached);
+        first.bringToFront();
+        first.locator("#note").blur();
+        first.keyboard().press("Space");
+        assertThat(first.locator("[role=status]:visible")).containsText("had already moved on");
+        assertThat(heading(first)).hasText(reached);
+    }
+
+    /** A press without a connection is kept on the device and counts once when it is back. */
+    @Test
+    void aLostNetworkLosesNothing() {
+        UUID run = database.sql("select id from run where instrument_id = ?")
+                .param(instrument("Pit 5 viola"))
+                .query(UUID.class)
+                .single();
+        Page page = signedIn("bench", 1280);
+        page.navigate("/bench/" + run);
+        page.waitForLoadState();
+        String here = heading(page).textContent();
+        long before = events(run);
+        page.context().setOffline(true);
+        page.keyboard().press("PageDown");
+        assertThat(page.locator("#kept")).containsText("No connection");
+        page.keyboard().press("PageDown");
+        assertThat(page.locator("#kept")).containsText("1");
+        assertThat(heading(page)).hasText(here);
+        page.context().setOffline(false);
+        assertThat(heading(page)).not().hasText(here);
+        assertThat(page.locator("#kept")).isHidden();
+        assertThat(events(run)).isEqualTo(before + 1);
+    }
+
+    private long events(UUID run) {
+        return database.sql("select count(*) from run_event where run_id = ?")
+                .param(run)
+                .query(Long.class)
+                .single();
     }
 }

@@ -17,6 +17,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.bridge.ThrustBand;
+import rosinedpeg.core.causes.BreakCause;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.causes.Check;
 import rosinedpeg.core.causes.Symptom;
 import rosinedpeg.core.clearance.Obstacle;
@@ -29,6 +31,7 @@ import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.plan.Caution;
 import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Schools;
@@ -136,6 +139,9 @@ class WordsTest {
                 List.of(PlanKind.BRIDGE_DOWN, PlanKind.TAILPIECE_CHANGE, PlanKind.GRAPHITE, PlanKind.PEG_SERVICE)) {
             wanted.add("work." + kind + ".done");
         }
+        add(wanted, "mishap.", Mishap.Kind.values(), "", ".noted");
+        add(wanted, "breakPlace.", BreakPlace.values(), "");
+        add(wanted, "breakCause.", BreakCause.values(), "");
         add(wanted, "symptom.", Symptom.values(), "");
         add(wanted, "cause.", Symptom.Cause.values(), "", ".if");
         add(wanted, "cure.", Symptom.Cure.values(), "");

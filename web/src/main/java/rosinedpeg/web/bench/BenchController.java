@@ -1,7 +1,9 @@
 package rosinedpeg.web.bench;
 
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -20,13 +22,19 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.bench.PitchJudgement;
+import rosinedpeg.core.causes.BreakCause;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.rounds.NextRound;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -78,6 +86,21 @@ class BenchController {
         return show(id, form, model, false);
     }
 
+    /** Whether a page is still where the run is: nothing when it is, the bench as it stands when another device went on. */
+    @GetMapping("/bench/{id}/follow")
+    String follow(
+            @PathVariable UUID id,
+            @RequestParam long seen,
+            @ModelAttribute("form") BenchForm form,
+            Model model,
+            HttpServletResponse response) {
+        if (benches.lastSequence(id) == seen) {
+            response.setStatus(HttpServletResponse.SC_NO_CONTENT);
+            return null;
+        }
+        return show(id, form, model, true);
+    }
+
     @PostMapping("/bench/{id}/done")
     String done(
             @PathVariable UUID id,
@@ -96,6 +119,22 @@ class BenchController {
             Model model,
             HttpServletRequest request) {
         return take(id, form, new BenchEntry.Skip(step), model, request);
+    }
+
+    @PostMapping("/bench/{id}/wrong")
+    String wrong(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            @RequestParam Mishap.Kind mishap,
+            @RequestParam(required = false) Position string,
+            @RequestParam(required = false) BreakPlace place,
+            Model model,
+            HttpServletRequest request) {
+        if ((mishap.ofString() && string == null) || (mishap == Mishap.Kind.STRING_BROKE && place == null)) {
+            model.addAttribute("wrongMissing", mishap);
+            return show(id, form, model, Htmx.asks(request));
+        }
+        return take(id, form, new BenchEntry.Wrong(new Mishap(mishap, string, place)), model, request);
     }
 
     @PostMapping("/bench/{id}/back")
@@ -177,6 +216,10 @@ class BenchController {
         model.addAttribute("step", step);
         model.addAttribute("readsPitch", step != null && step.kind().readings().contains(Reading.PITCH));
         model.addAttribute("readsGap", step != null && step.kind().readings().contains(Reading.GAP));
+        model.addAttribute("mishapKinds", Mishap.Kind.values());
+        model.addAttribute("breakPlaces", BreakPlace.values());
+        model.addAttribute("causes", causes(state));
+        model.addAttribute("round", round(run, step, instrument));
         model.addAttribute("next", next(state));
         model.addAttribute("instrument", instrument);
         model.addAttribute("now", clock.instant());
@@ -197,16 +240,74 @@ class BenchController {
         if (!WINDING.contains(step.kind())) {
             return null;
         }
-        Map<UUID, StringKind> known = kinds.all();
-        Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
-        run.replacements()
-                .forEach((position, kind) -> specs.put(position, known.get(kind).spec()));
+        Map<Position, StringSpec> specs =
+                strings(run, instrument, run.replacements().keySet());
         ChangePlan plan = run.state().plan();
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
         specs.keySet().forEach(position -> choices.put(position, plan.windingOf(position)));
         StrungPegbox pegbox = new StrungPegbox(plan.setUp(), specs, choices);
         return PegboxDrawing.of(pegbox, specs.values(), List.of(), step.position())
                 .above();
+    }
+
+    /** What may be behind the last break, while what is left of the string is taken out. */
+    private static List<BreakCause> causes(BenchState state) {
+        Step step = state.now().orElse(null);
+        if (step == null || step.kind() != StepKind.TAKE_OUT_REMAINS) {
+            return List.of();
+        }
+        return state.mishaps().stream()
+                .filter(mishap -> mishap.kind() == Mishap.Kind.STRING_BROKE && mishap.position() == step.position())
+                .reduce((earlier, later) -> later)
+                .map(broke -> BreakCause.of(broke.position(), broke.place()))
+                .orElse(List.of());
+    }
+
+    /** The strings of the instrument, those at some positions replaced by what the run puts on. */
+    private Map<Position, StringSpec> strings(Run run, Instrument instrument, Collection<Position> replaced) {
+        Map<UUID, StringKind> known = kinds.all();
+        Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
+        replaced.forEach(position ->
+                specs.put(position, known.get(run.replacements().get(position)).spec()));
+        return specs;
+    }
+
+    /** What to touch next, and how far the others sink with it, where pitches are read. */
+    private Round round(Run run, Step step, Instrument instrument) {
+        if (step == null || !step.kind().readings().contains(Reading.PITCH)) {
+            return null;
+        }
+        BenchState state = run.state();
+        Set<Position> replaced = EnumSet.noneOf(Position.class);
+        replaced.addAll(state.changed());
+        Position raised = step.kind().raisesTension() ? step.position() : null;
+        if (raised != null && run.replacements().containsKey(raised)) {
+            replaced.add(raised);
+        }
+        Map<Position, StringSpec> specs = strings(run, instrument, replaced);
+        List<Coupling.Observation> sinkings = Learned.sinkings(state.plan().setUp(), specs, run.events());
+        Coupling coupling = Learned.coupling(state.plan().setUp(), sinkings);
+        return NextRound.of(state.plan().setUp(), specs, state.tensionsN(), coupling, raised)
+                .map(next -> new Round(next, sinkings.size()))
+                .orElse(null);
+    }
+
+    /**
+     * What to touch next.
+     *
+     * @param next what, and what the others do
+     * @param learnedFrom from how many readings the instrument's give is known; 0 when it is its family's usual one
+     */
+    public record Round(NextRound next, int learnedFrom) {
+
+        /** {@return the strings that sink audibly, with their drop in cents, most first} */
+        public List<Map.Entry<Position, Double>> drops() {
+            return next.drops().entrySet().stream()
+                    .map(drop -> Map.entry(drop.getKey(), drop.getValue().value()))
+                    .filter(drop -> Math.abs(drop.getValue()) >= 0.5)
+                    .sorted(Map.Entry.comparingByValue())
+                    .toList();
+        }
     }
 
     private static Step next(BenchState state) {

@@ -3,6 +3,7 @@ package rosinedpeg.web.bench;
 import java.time.Instant;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.strings.Position;
 
 /** Something to be added to a ledger, before it has its number and its time. */
@@ -78,6 +79,14 @@ public sealed interface BenchEntry {
         @Override
         public boolean movesTheRun() {
             return false;
+        }
+    }
+
+    /** Something went wrong. */
+    record Wrong(Mishap mishap) implements BenchEntry {
+        @Override
+        public BenchEvent event(long sequence, Instant at, BenchState state) {
+            return new BenchEvent.WentWrong(sequence, at, mishap);
         }
     }
 

@@ -3,6 +3,7 @@ package rosinedpeg.web.bench;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,7 +15,10 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.causes.Breakages;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
@@ -80,6 +84,18 @@ public class Benches {
     public Run get(UUID id) {
         RunEntity run = runs.findById(id).orElseThrow(() -> new NotFoundException("run " + id));
         return view(run, events.findByRunIdInOrderBySequence(List.of(id)));
+    }
+
+    /**
+     * The number of the last event of a run, 0 before the first.
+     *
+     * @throws NotFoundException when this workshop has no run with that id
+     */
+    public long lastSequence(UUID id) {
+        if (!runs.existsById(id)) {
+            throw new NotFoundException("run " + id);
+        }
+        return events.lastSequence(id);
     }
 
     /**
@@ -157,6 +173,7 @@ public class Benches {
                     run.instrumentId(), words.done(finished.state().plan().kind()), false);
         }
         owed(finished).forEach(work -> instruments.note(run.instrumentId(), words.owed(work), false));
+        mishaps(run, finished.state());
         for (Position position : finished.state().changed()) {
             instruments.fit(
                     run.instrumentId(),
@@ -166,6 +183,24 @@ public class Benches {
                     0,
                     Set.of(),
                     run.keepOld());
+        }
+    }
+
+    /** What went wrong is noted; some of it is a repairer's work. A string that broke was replaced by one of its kind. */
+    private void mishaps(RunEntity run, BenchState state) {
+        Breakages breakages = new Breakages(events.breaks(run.instrumentId()).stream()
+                .map(RunEventEntity::breakage)
+                .toList());
+        List<Mishap> before = new ArrayList<>();
+        for (Mishap mishap : state.mishaps()) {
+            boolean refer = MishapPlanner.refers(mishap, Collections.frequency(before, mishap));
+            boolean atFault = mishap.kind() == Mishap.Kind.STRING_BROKE
+                    && breakages.instrumentAtFault(mishap.position(), mishap.place());
+            before.add(mishap);
+            instruments.note(run.instrumentId(), words.happened(mishap, atFault), refer || atFault);
+            if (mishap.kind() == Mishap.Kind.STRING_BROKE && !state.changed().contains(mishap.position())) {
+                instruments.replaceBroken(run.instrumentId(), mishap.position());
+            }
         }
     }
 

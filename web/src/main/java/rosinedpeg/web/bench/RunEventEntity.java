@@ -6,10 +6,15 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
 import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.causes.Breakages.Breakage;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.strings.Position;
 
 /** A row of a run's ledger. */
@@ -25,7 +30,8 @@ class RunEventEntity {
         GAP_READ,
         NOTED,
         UNDONE,
-        ENDED
+        ENDED,
+        WENT_WRONG
     }
 
     @Id
@@ -49,6 +55,13 @@ class RunEventEntity {
     private Double value;
     private String text;
     private Long undone;
+
+    @Enumerated(EnumType.STRING)
+    private Mishap.Kind mishap;
+
+    @Enumerated(EnumType.STRING)
+    private BreakPlace place;
+
     private Instant recordedAt;
     private String recordedBy;
 
@@ -80,6 +93,11 @@ class RunEventEntity {
         } else if (event instanceof BenchEvent.Undone taken) {
             kind = Kind.UNDONE;
             undone = taken.undone();
+        } else if (event instanceof BenchEvent.WentWrong wrong) {
+            kind = Kind.WENT_WRONG;
+            mishap = wrong.mishap().kind();
+            position = wrong.mishap().position();
+            place = wrong.mishap().place();
         } else {
             kind = Kind.ENDED;
         }
@@ -93,8 +111,14 @@ class RunEventEntity {
             case GAP_READ -> new BenchEvent.GapRead(sequence, recordedAt, value);
             case NOTED -> new BenchEvent.Noted(sequence, recordedAt, text);
             case UNDONE -> new BenchEvent.Undone(sequence, recordedAt, undone);
+            case WENT_WRONG -> new BenchEvent.WentWrong(sequence, recordedAt, new Mishap(mishap, position, place));
             case ENDED -> new BenchEvent.Ended(sequence, recordedAt);
         };
+    }
+
+    /** {@return the break of a string that this row records} */
+    Breakage breakage() {
+        return new Breakage(LocalDate.ofInstant(recordedAt, ZoneOffset.UTC), position, place);
     }
 
     UUID runId() {

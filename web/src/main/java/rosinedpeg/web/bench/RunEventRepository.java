@@ -4,8 +4,21 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface RunEventRepository extends JpaRepository<RunEventEntity, UUID> {
 
     List<RunEventEntity> findByRunIdInOrderBySequence(Collection<UUID> runIds);
+
+    @Query("select coalesce(max(event.sequence), 0) from RunEventEntity event where event.runId = :runId")
+    long lastSequence(UUID runId);
+
+    /** Every break of a string that was recorded on an instrument and not taken back. */
+    @Query("""
+            select event from RunEventEntity event, RunEntity run
+            where run.id = event.runId and run.instrumentId = :instrumentId and event.mishap = STRING_BROKE
+              and not exists (select 1 from RunEventEntity back
+                              where back.runId = event.runId and back.undone = event.sequence)
+            """)
+    List<RunEventEntity> breaks(UUID instrumentId);
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Step;
@@ -51,6 +52,15 @@ public class StepWords {
     /** {@return a note that says that work is owed} */
     String owed(String work) {
         return words.say("bench.owed", work);
+    }
+
+    /** {@return what went wrong, as it is noted} */
+    public String happened(Mishap mishap, boolean instrumentAtFault) {
+        String happened = words.say(
+                "mishap." + mishap.kind() + ".noted",
+                mishap.string().map(Enum::name).orElse(""),
+                mishap.place() == null ? "" : words.say("breakPlace." + mishap.place()));
+        return instrumentAtFault ? happened + " " + words.say("mishap.twice") : happened;
     }
 
     /** {@return string and open note, as II, A} */

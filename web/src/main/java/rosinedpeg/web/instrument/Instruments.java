@@ -214,6 +214,13 @@ public class Instruments {
                 .id();
     }
 
+    /** Records that a string broke and one of the same kind has gone on in its place now. */
+    @Transactional
+    public void replaceBroken(UUID id, Position position) {
+        fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
+                .ifPresent(old -> fit(id, position, old.kindId(), clock.instant(), 0, Set.of(), false));
+    }
+
     /**
      * Notes something that was noticed.
      *

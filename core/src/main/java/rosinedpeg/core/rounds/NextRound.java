@@ -1,0 +1,61 @@
+package rosinedpeg.core.rounds;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+
+/**
+ * What to touch next while strings are coming to pitch.
+ *
+ * @param next the string to tune now
+ * @param drops how far the others sink with it, in cents; negative for a drop
+ * @param rounds how many rounds there are to go, in the best order
+ * @param order that order
+ */
+public record NextRound(Position next, Map<Position, Cents> drops, int rounds, List<Position> order) {
+
+    /**
+     * Works out what comes next.
+     *
+     * @param setUp the instrument
+     * @param strings the strings on it, at pitch or on their way
+     * @param tensionsN present tension of each string, in N; one that carries nothing is left out
+     * @param coupling how much the instrument gives
+     * @param raised the string that is being brought up, or null in a round of all
+     * @return what to do; empty when every string is in tune
+     */
+    public static Optional<NextRound> of(
+            SetUp setUp,
+            Map<Position, StringSpec> strings,
+            Map<Position, Double> tensionsN,
+            Coupling coupling,
+            Position raised) {
+        Map<Position, TunedString> on = new EnumMap<>(Position.class);
+        Map<Position, Double> nowN = new EnumMap<>(Position.class);
+        strings.forEach((position, string) -> {
+            double tensionN = tensionsN.getOrDefault(position, 0.0);
+            if (tensionN > 0 || position == raised) {
+                on.put(position, TunedString.of(position, setUp.elasticity(string)));
+                nowN.put(position, tensionN);
+            }
+        });
+        if (on.isEmpty()) {
+            return Optional.empty();
+        }
+        TuningRounds rounds = new TuningRounds(on.values(), coupling);
+        TuningRounds.Rounds best = rounds.best(nowN, TuningRounds.TOLERANCE_CENTS);
+        Optional<Position> next = raised != null
+                ? Optional.of(raised)
+                : best.order().stream()
+                        .filter(position ->
+                                Math.abs(on.get(position).centsAt(nowN.get(position))) > TuningRounds.TOLERANCE_CENTS)
+                        .findFirst();
+        return next.map(
+                position -> new NextRound(position, rounds.predictedDrops(nowN, position), best.count(), best.order()));
+    }
+}

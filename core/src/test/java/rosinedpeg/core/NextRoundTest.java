@@ -1,0 +1,117 @@
+package rosinedpeg.core;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import org.junit.jupiter.api.Test;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.rounds.NextRound;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+
+/** Rounds of tuning at the bench: what to touch next, and what the readings teach. */
+class NextRoundTest {
+
+    private static final Instant AT = Instant.parse("2026-09-01T18:00:00Z");
+
+    private static double cents(double tensionN, double targetN) {
+        return Cents.betweenTensions(targetN, tensionN).value();
+    }
+
+    /** Follows the advice on an instrument that gives as it is told: it comes into tune in the rounds that were promised. */
+    @Property(tries = 60)
+    void theAdviceBringsTheInstrumentIntoTune(@ForAll Family family, @ForAll @IntRange(min = 5, max = 30) int give) {
+        SetUp setUp = Examples.instrument(family);
+        Map<Position, StringSpec> set = Examples.set(setUp);
+        Coupling truth = new Coupling(give / 10_000.0);
+        Map<Position, Double> nowN = new EnumMap<>(setUp.tensionsN(set));
+        nowN.replaceAll((position, tensionN) -> tensionN * (0.8 + 0.04 * position.number()));
+        int promised = NextRound.of(setUp, set, nowN, truth, null).orElseThrow().rounds();
+        int touched = 0;
+        for (var next = NextRound.of(setUp, set, nowN, truth, null);
+                next.isPresent();
+                next = NextRound.of(setUp, set, nowN, truth, null)) {
+            Position position = next.get().next();
+            double roseN = setUp.tensionN(set.get(position)) - nowN.get(position);
+            Map<Position, Double> beforeN = Map.copyOf(nowN);
+            nowN.put(position, setUp.tensionN(set.get(position)));
+            for (Position other : set.keySet()) {
+                if (other != position) {
+                    double stiffness = setUp.elasticity(set.get(other)).stiffnessNPerMm();
+                    nowN.merge(other, truth.changeN(roseN, stiffness), Double::sum);
+                    double dropCents = cents(nowN.get(other), setUp.tensionN(set.get(other)))
+                            - cents(beforeN.get(other), setUp.tensionN(set.get(other)));
+                    assertThat(next.get().drops().get(other).value()).isCloseTo(dropCents, within(1e-6));
+                }
+            }
+            touched++;
+        }
+        assertThat(touched).isLessThanOrEqualTo((promised + 1) * 4);
+    }
+
+    /** II is raised three times and the others read after it: the coupling comes out of the readings alone. */
+    @Test
+    void theCouplingIsLearnedFromTheReadingsOfARun() {
+        SetUp setUp = Examples.VIOLIN;
+        Map<Position, StringSpec> set = Examples.violinSet();
+        Coupling truth = new Coupling(0.0023);
+        Map<Position, Double> nowN = new EnumMap<>(setUp.tensionsN(set));
+        nowN.put(Position.II, 20.0);
+        List<BenchEvent> ledger = new ArrayList<>();
+        set.keySet().forEach(position -> ledger.add(read(ledger, setUp, set, nowN, position)));
+        for (double toN : new double[] {30, 42, 54}) {
+            double roseN = toN - nowN.get(Position.II);
+            nowN.put(Position.II, toN);
+            set.keySet().stream()
+                    .filter(other -> other != Position.II)
+                    .forEach(other -> nowN.merge(
+                            other,
+                            truth.changeN(
+                                    roseN, setUp.elasticity(set.get(other)).stiffnessNPerMm()),
+                            Double::sum));
+            ledger.add(read(ledger, setUp, set, nowN, Position.II));
+            for (Position other : List.of(Position.I, Position.III, Position.IV)) {
+                ledger.add(read(ledger, setUp, set, nowN, other));
+            }
+        }
+        List<Coupling.Observation> seen = Learned.sinkings(setUp, set, ledger);
+        assertThat(seen).hasSize(9);
+        assertThat(Learned.coupling(setUp, seen).mmPerN()).isCloseTo(0.0023, within(1e-6));
+
+        List<BenchEvent> interrupted = new ArrayList<>();
+        for (BenchEvent event : ledger) {
+            BenchEvent.PitchRead read = (BenchEvent.PitchRead) event;
+            long sequence = interrupted.size() + 1L;
+            interrupted.add(new BenchEvent.PitchRead(sequence, AT, read.position(), read.cents()));
+            interrupted.add(new BenchEvent.StepDone(sequence + 1, AT, 1));
+        }
+        assertThat(Learned.sinkings(setUp, set, interrupted))
+                .as("a step may let strings down, so nothing is taken across it")
+                .isEmpty();
+        assertThat(Learned.sinkings(setUp, set, List.of())).isEmpty();
+        assertThat(Learned.coupling(setUp, List.of())).isEqualTo(Coupling.usual(Family.VIOLIN));
+    }
+
+    private static BenchEvent read(
+            List<BenchEvent> ledger,
+            SetUp setUp,
+            Map<Position, StringSpec> set,
+            Map<Position, Double> nowN,
+            Position position) {
+        return new BenchEvent.PitchRead(
+                ledger.size() + 1, AT, position, cents(nowN.get(position), setUp.tensionN(set.get(position))));
+    }
+}
