@@ -83,7 +83,13 @@ public final class MishapPlanner {
         MishapPlanner planner = new MishapPlanner(plan, reached);
         boolean over = planner.cure(mishap, times);
         List<Step> steps = new ArrayList<>(plan.steps().subList(0, reached));
-        planner.list.steps().forEach(step -> steps.add(step.at(steps.size())));
+        for (Step step : planner.list.steps()) {
+            boolean last = step.index() == planner.list.steps().size() - 1;
+            boolean comesNext = last && !over && plan.steps().get(reached).kind() == step.kind();
+            if (!comesNext || step.kind() != StepKind.CHECK_BRIDGE) {
+                steps.add(step.at(steps.size()));
+            }
+        }
         if (!over) {
             plan.steps().subList(reached, plan.steps().size()).forEach(step -> steps.add(step.at(steps.size())));
         }
