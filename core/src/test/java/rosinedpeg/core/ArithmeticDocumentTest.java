@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.function.ToDoubleFunction;
@@ -17,12 +18,15 @@ import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.bridge.PictureLine;
 import rosinedpeg.core.bridge.StuckShare;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.Obstacle;
 import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.load.FeetLoad;
 import rosinedpeg.core.load.StringLoad;
+import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -38,6 +42,7 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Tension;
 import rosinedpeg.core.tailpiece.Afterlength;
+import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.tailpiece.TailpieceMass;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
@@ -81,6 +86,20 @@ class ArithmeticDocumentTest {
             Map.entry("tailpieceMassG", a -> new TailpieceMass(Family.VIOLIN, a[0], (int) a[1], a[2]).totalG()),
             Map.entry("trebleFootN", a -> feet(a).trebleN()),
             Map.entry("bassFootN", a -> feet(a).bassN()),
+            Map.entry("massPerLengthKgM", a -> Tension.massPerLengthKgM(a[0], a[1], a[2])),
+            Map.entry("depthShare", a -> new Groove(a[0], a[1], a[1]).depthShare()),
+            Map.entry("tunerCentsPerTurn", a -> tuner(a).centsPerTurn(new Elasticity(a[0], a[1], a[2]))),
+            Map.entry("tunerCentsUp", a -> tuner(a).centsUp(new Elasticity(a[0], a[1], a[2]))),
+            Map.entry("tunerCentsDown", a -> tuner(a).centsDown(new Elasticity(a[0], a[1], a[2]))),
+            Map.entry("collarMmPerYear", a -> collar(a).mmPerYear().orElseThrow()),
+            Map.entry("holeOpensMmPerYear", a -> collar(a).holeOpensMmPerYear().orElseThrow()),
+            Map.entry(
+                    "pictureLeanDeg",
+                    a -> Lean.fromPicture(
+                                    new PictureLine(a[0], a[1], a[2], a[3]),
+                                    new PictureLine(a[4], a[5], a[6], a[7]),
+                                    true)
+                            .degrees()),
             Map.entry("leanDeg", a -> Lean.fromGap(a[0], a[1]).degrees()),
             Map.entry(
                     "thrustMargin",
@@ -100,6 +119,17 @@ class ArithmeticDocumentTest {
             Map.entry("steadyAtHours", a -> new SettlingForecast(a[0], a[1]).steadyAtHours(a[2], a[3])),
             Map.entry("worn", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).worn()),
             Map.entry("monthsLeft", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).monthsLeft(a[5], a[6])));
+
+    private static FineTuner tuner(double[] a) {
+        return new FineTuner(a[3], a[4], a[5], a[6], 6);
+    }
+
+    /** Two collar distances a year apart. */
+    private static CollarTrend collar(double[] a) {
+        LocalDate first = LocalDate.of(2025, 1, 1);
+        return new CollarTrend(
+                List.of(new CollarTrend.Collar(first, a[0]), new CollarTrend.Collar(first.plusDays(365), a[1])));
+    }
 
     @ParameterizedTest
     @MethodSource("examples")

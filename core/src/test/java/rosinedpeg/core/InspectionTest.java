@@ -114,8 +114,8 @@ class InspectionTest {
     })
     void aPegIsJudgedByItsSigns(PegSign sign, FindingKind kind, PegCondition condition) {
         Map<Position, Set<PegSign>> signs = Map.of(Position.II, Set.of(sign));
-        List<Finding> found = inspect(
-                new Condition(Examples.VIOLIN, Examples.violinSet(), Map.of(), signs, Map.of(), false, false, false));
+        List<Finding> found = inspect(new Condition(
+                Examples.VIOLIN, Examples.violinSet(), Map.of(), signs, Map.of(), false, false, false, null, null));
         assertThat(found).extracting(Finding::kind, Finding::position).containsExactly(Tuple.tuple(kind, Position.II));
         assertThat(PegCondition.of(Set.of(sign))).isEqualTo(condition);
         assertThat(PegCondition.of(EnumSet.of(sign, PegSign.CREEPS_BACK)))
@@ -139,7 +139,9 @@ class InspectionTest {
                 Map.of(Position.IV, collars),
                 true,
                 true,
-                false));
+                false,
+                null,
+                null));
         assertThat(found)
                 .extracting(Finding::kind)
                 .containsExactly(
@@ -152,12 +154,32 @@ class InspectionTest {
         assertThat(found.get(2).figures().get(0).value()).as("months").isBetween(1.0, 6.0);
     }
 
+    @ParameterizedTest
+    @CsvSource({"0, 1, true", "6, 1, true", "7, 1, false", "3, 0, false", "3, -1, true"})
+    void theBridgeIsLookedAtDailyForAWeekAfterAStringWentOn(int daysOn, int lookedDaysAgo, boolean asked) {
+        LocalDate looked = lookedDaysAgo < 0 ? null : TODAY.minusDays(lookedDaysAgo);
+        Condition condition = new Condition(
+                Examples.VIOLIN,
+                Examples.violinSet(),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                false,
+                false,
+                false,
+                TODAY.minusDays(daysOn),
+                looked);
+        assertThat(inspect(condition))
+                .extracting(Finding::kind)
+                .containsExactlyElementsOf(asked ? List.of(FindingKind.BRIDGE_TO_LOOK_AT) : List.of());
+    }
+
     @Test
     void tunersThatAreBuiltInAreNotWeighedTwice() {
         SetUp setUp = measured(Examples.VIOLIN, "TAILPIECE_MASS=27 ADDED_TUNER_MASS=5");
         Condition added = Condition.of(setUp, Examples.violinSet());
-        Condition builtIn =
-                new Condition(setUp, Examples.violinSet(), Map.of(), Map.of(), Map.of(), false, false, true);
+        Condition builtIn = new Condition(
+                setUp, Examples.violinSet(), Map.of(), Map.of(), Map.of(), false, false, true, null, null);
         assertThat(inspect(added)).extracting(Finding::kind).containsExactly(FindingKind.TAILPIECE_HEAVY);
         assertThat(inspect(builtIn)).isEmpty();
     }

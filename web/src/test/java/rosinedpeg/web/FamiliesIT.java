@@ -142,7 +142,7 @@ class FamiliesIT extends InBrowser {
         assertThat(page.locator("#bench")).containsText("a groove in the bridge worn too deep");
         for (String heading : List.of(
                 "Hang the tail end of II",
-                "Bring II back up",
+                "Bring II back up to D",
                 "Lay III back and bring it up",
                 "IV is on and recorded")) {
             pedalTo(page, heading);

@@ -13,6 +13,7 @@ public enum Unit {
     HERTZ("Hz"),
     HOUR("h"),
     HOUR_PER_WEEK("h/week"),
+    DAY("days"),
     MONTH("months"),
     MINUTE("min"),
     TURN("turns"),

@@ -28,6 +28,8 @@ public enum FindingKind {
     BRIDGE_TO_STRAIGHTEN,
     /** The strings push past the bridge's foot. Lean; thrust margin. */
     BRIDGE_FALLING,
+    /** A string went on lately, and nobody has looked at the bridge today. Days since. */
+    BRIDGE_TO_LOOK_AT,
     /** The high side is under I. No figures. */
     BRIDGE_WRONG_WAY_ROUND,
     /** Bent. How far a straightedge stands off. */

@@ -2,6 +2,7 @@ package rosinedpeg.core.inspection;
 
 import static java.util.Objects.requireNonNull;
 
+import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,8 @@ import rosinedpeg.core.wear.WearState;
  * @param parchment whether a parchment is glued over the groove of I
  * @param tube whether a tube is on I
  * @param tunersBuiltIn whether its fine tuners are part of the tailpiece
+ * @param newestStringOn the day the newest string went on; null when nobody knows
+ * @param bridgeLookedAtOn the day the bridge was measured last; null when it never was
  */
 public record Condition(
         SetUp setUp,
@@ -33,7 +36,9 @@ public record Condition(
         Map<Position, List<Collar>> collars,
         boolean parchment,
         boolean tube,
-        boolean tunersBuiltIn) {
+        boolean tunersBuiltIn,
+        LocalDate newestStringOn,
+        LocalDate bridgeLookedAtOn) {
 
     /** Copies what is mutable. */
     public Condition {
@@ -46,7 +51,7 @@ public record Condition(
 
     /** {@return an instrument of which nothing is known but its set-up and its strings} */
     public static Condition of(SetUp setUp, Map<Position, StringSpec> strings) {
-        return new Condition(setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false);
+        return new Condition(setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false, null, null);
     }
 
     private static <T> Map<Position, T> copy(Map<Position, T> map) {

@@ -2,6 +2,7 @@ package rosinedpeg.core.inspection;
 
 import static rosinedpeg.core.figure.Origin.DEFAULT;
 import static rosinedpeg.core.figure.Origin.MEASURED;
+import static rosinedpeg.core.figure.Unit.DAY;
 import static rosinedpeg.core.figure.Unit.DEGREE;
 import static rosinedpeg.core.figure.Unit.GRAM;
 import static rosinedpeg.core.figure.Unit.MILLIMETRE;
@@ -56,6 +57,9 @@ public final class Inspection {
     private static final double EVEN_ENOUGH = 0.008;
     /** A collar that runs out within so many months is said. */
     private static final double COLLAR_WARNING_MONTHS = 12;
+
+    /** For so many days after a string went on the bridge is looked at daily. */
+    public static final int DAILY_LOOKS = 7;
 
     private static final double DAYS_PER_MONTH = 365.25 / 12;
 
@@ -119,6 +123,13 @@ public final class Inspection {
         }
         curve();
         guard();
+        LocalDate newest = condition.newestStringOn();
+        boolean looked = condition.bridgeLookedAtOn() != null
+                && !condition.bridgeLookedAtOn().isBefore(today);
+        if (newest != null && newest.plusDays(DAILY_LOOKS).isAfter(today) && !looked) {
+            double days = ChronoUnit.DAYS.between(newest, today);
+            add(FindingKind.BRIDGE_TO_LOOK_AT, TODAY, new Figure(days, DAY, MEASURED));
+        }
     }
 
     private void curve() {

@@ -20,6 +20,8 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.instrument.Instruments;
@@ -174,6 +176,7 @@ public class Benches {
         }
         owed(finished).forEach(work -> instruments.note(run.instrumentId(), words.owed(work), false));
         mishaps(run, finished.state());
+        measureBridge(run, finished.state());
         for (Position position : finished.state().changed()) {
             instruments.fit(
                     run.instrumentId(),
@@ -183,6 +186,18 @@ public class Benches {
                     0,
                     Set.of(),
                     run.keepOld());
+        }
+    }
+
+    /** The last look at the bridge counts as a measurement of it. */
+    private void measureBridge(RunEntity run, BenchState state) {
+        if (state.gapMm() != null) {
+            Measurable gap = Measurable.of(Quantity.BRIDGE_GAP);
+            instruments.measure(
+                    run.instrumentId(),
+                    Map.of(gap, state.plan().setUp().rangeOf(gap).clamp(state.gapMm())),
+                    clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate(),
+                    run.id());
         }
     }
 

@@ -28,6 +28,7 @@ enum FindingPage {
             case BRIDGE_TO_EASE_BACK,
                     BRIDGE_TO_STRAIGHTEN,
                     BRIDGE_FALLING,
+                    BRIDGE_TO_LOOK_AT,
                     BRIDGE_WRONG_WAY_ROUND,
                     BRIDGE_WARPED,
                     BRIDGE_TWISTED,

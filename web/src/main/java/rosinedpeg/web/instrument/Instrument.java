@@ -1,5 +1,7 @@
 package rosinedpeg.web.instrument;
 
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -30,6 +32,7 @@ import rosinedpeg.core.wear.WearState;
  * @param fittings what it has beside its measurements
  * @param pegSigns what was noticed last at each peg
  * @param collars every collar distance that was measured, by peg
+ * @param bridgeLookedAtOn the day its bridge was measured last, or null
  */
 public record Instrument(
         UUID id,
@@ -41,10 +44,11 @@ public record Instrument(
         List<Referral> referrals,
         Fittings fittings,
         Map<Position, Set<PegSign>> pegSigns,
-        Map<Position, List<Collar>> collars) {
+        Map<Position, List<Collar>> collars,
+        LocalDate bridgeLookedAtOn) {
 
     /** {@return everything that is known of it, to be looked over} */
-    Condition condition() {
+    Condition condition(ZoneId zone) {
         Map<Position, WearState> wear = new EnumMap<>(Position.class);
         strings.forEach(string -> wear.put(string.position(), string.state()));
         return new Condition(
@@ -55,7 +59,13 @@ public record Instrument(
                 collars,
                 fittings.parchment(),
                 fittings.tube(),
-                fittings.tunersBuiltIn());
+                fittings.tunersBuiltIn(),
+                strings.stream()
+                        .flatMap(string -> string.fittedAt().stream())
+                        .max(Comparator.naturalOrder())
+                        .map(at -> at.atZone(zone).toLocalDate())
+                        .orElse(null),
+                bridgeLookedAtOn);
     }
 
     /** {@return how each peg behaves, by the last look at it} */

@@ -295,7 +295,7 @@ class InstrumentController {
     private Map<String, List<Finding>> found(Instrument instrument) {
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
         FOUND.forEach(group -> groups.put(group, new ArrayList<>()));
-        Inspection.of(instrument.condition(), today())
+        Inspection.of(instrument.condition(CurrentWorkshop.zone()), today())
                 .forEach(finding -> groups.get(findings.group(finding)).add(finding));
         groups.values().removeIf(List::isEmpty);
         return groups;

@@ -334,6 +334,11 @@ public class Instruments {
                 referred.stream().map(NoteEntity::referral).toList(),
                 entity.fittings(),
                 pegSigns,
-                collars);
+                collars,
+                measured.stream()
+                        .filter(one -> one.measurable().quantity() == Quantity.BRIDGE_GAP)
+                        .map(MeasurementEntity::measuredOn)
+                        .max(Comparator.naturalOrder())
+                        .orElse(null));
     }
 }

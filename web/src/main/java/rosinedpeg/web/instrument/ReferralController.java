@@ -31,7 +31,7 @@ class ReferralController {
         model.addAttribute(
                 "findings",
                 Inspection.of(
-                                instrument.condition(),
+                                instrument.condition(CurrentWorkshop.zone()),
                                 clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate())
                         .stream()
                         .filter(Finding::refer)

@@ -55,14 +55,23 @@ class PlanController {
     private final Benches benches;
     private final Start start;
     private final Diary diary;
+    private final Habits habits;
     private final Clock clock;
 
-    PlanController(Instruments instruments, StringKinds kinds, Benches benches, Start start, Diary diary, Clock clock) {
+    PlanController(
+            Instruments instruments,
+            StringKinds kinds,
+            Benches benches,
+            Start start,
+            Diary diary,
+            Habits habits,
+            Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.benches = benches;
         this.start = start;
         this.diary = diary;
+        this.habits = habits;
         this.clock = clock;
     }
 
@@ -79,10 +88,21 @@ class PlanController {
         }
         Instrument instrument = plannable(id);
         if (request.getParameterMap().isEmpty()) {
-            form.begin(instrument, due(instrument));
+            form.begin(
+                    instrument,
+                    due(instrument),
+                    habits.schools(instrument.setUp().family()));
         }
         show(instrument, form, result, model);
         return Htmx.asks(request) ? "plan/plan :: planned" : "plan/plan";
+    }
+
+    /** The plan on one sheet of paper. */
+    @GetMapping("/instruments/{id}/plan/card")
+    String card(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
+        show(plannable(id), form, result, model);
+        model.addAttribute("now", clock.instant());
+        return "plan/card";
     }
 
     @PostMapping("/instruments/{id}/plan")
@@ -100,6 +120,7 @@ class PlanController {
         form.getStrings()
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
+        habits.remember(instrument.setUp().family(), form.schools());
         UUID run = start.run(id, plan.get(), replacements, form.getReason(), keepOld);
         return "redirect:/bench/" + run;
     }
@@ -199,6 +220,14 @@ class PlanController {
         }
         model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
+        model.addAttribute("myKit", habits.kit());
+        model.addAttribute(
+                "packets",
+                plan.order().stream()
+                        .map(position -> Map.entry(
+                                position,
+                                byId.get(form.getKinds().get(position)).label()))
+                        .toList());
         model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
         model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));
         return Optional.of(plan);

@@ -45,14 +45,22 @@ class PlanForm {
                 .with(oldStrings);
     }
 
-    /** Begins with what is usual: how a family is worked on, and what its pegbox says lies over which peg. */
-    void begin(Instrument instrument, Set<Position> due) {
-        Schools usual = Schools.usual(instrument.setUp().family());
+    /** Begins with how somebody likes to work, what is known of the pegs, and what lies over which of them. */
+    void begin(Instrument instrument, Set<Position> due, Schools schools) {
         strings = due;
         pegs = instrument.pegConditions();
-        off = usual.order().off();
-        begin = usual.order().begin();
-        over = new EnumMap<>(ChangeRequest.covering(instrument.setUp(), instrument.specs(), usual));
+        off = schools.order().off();
+        begin = schools.order().begin();
+        firstEnd = schools.atPeg().firstEnd();
+        lock = schools.atPeg().lock();
+        wall = schools.atPeg().wall();
+        treatment = schools.treatment();
+        lowestWay = schools.bass().lowestWay();
+        spareTip = schools.bass().spareTip();
+        felts = schools.bass().felts();
+        stance = schools.bridge().stance();
+        oldStrings = schools.oldStrings();
+        over = new EnumMap<>(ChangeRequest.covering(instrument.setUp(), instrument.specs(), schools));
     }
 
     public Set<Position> getStrings() {

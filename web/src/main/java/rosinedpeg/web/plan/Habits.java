@@ -1,0 +1,79 @@
+package rosinedpeg.web.plan;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.SignedIn;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.json.JsonMapper;
+
+/** How the person who is signed in likes to work, and what is in their kit. */
+@Service
+@Transactional(readOnly = true)
+class Habits {
+
+    private final HabitRepository habits;
+    private final KitItemRepository kit;
+    private final JsonMapper json;
+
+    Habits(HabitRepository habits, KitItemRepository kit, JsonMapper json) {
+        this.habits = habits;
+        this.kit = kit;
+        this.json = json;
+    }
+
+    /** {@return the schools somebody took last on such an instrument; the family's usual ones before the first time} */
+    Schools schools(Family family) {
+        return habits.findByAccountIdAndFamily(account(), family)
+                .map(habit -> read(habit.schools(), family))
+                .orElseGet(() -> Schools.usual(family));
+    }
+
+    private Schools read(String kept, Family family) {
+        try {
+            return json.readValue(kept, Schools.class);
+        } catch (JacksonException ofAnotherVersion) {
+            return Schools.usual(family);
+        }
+    }
+
+    /** Remembers how somebody worked. */
+    @Transactional
+    void remember(Family family, Schools schools) {
+        HabitEntity habit =
+                habits.findByAccountIdAndFamily(account(), family).orElseGet(() -> new HabitEntity(account(), family));
+        habit.setSchools(json.writeValueAsString(schools));
+        habits.save(habit);
+    }
+
+    /** {@return what is in the kit} */
+    Set<Material> kit() {
+        Set<Material> materials = EnumSet.noneOf(Material.class);
+        kit.findByAccountId(account()).forEach(item -> materials.add(item.material()));
+        return materials;
+    }
+
+    /** Says what is in the kit now. */
+    @Transactional
+    void setKit(Set<Material> materials) {
+        List<KitItemEntity> before = kit.findByAccountId(account());
+        kit.deleteAll(before.stream()
+                .filter(item -> !materials.contains(item.material()))
+                .toList());
+        Set<Material> missing = EnumSet.noneOf(Material.class);
+        missing.addAll(materials);
+        before.forEach(item -> missing.remove(item.material()));
+        missing.forEach(material -> kit.save(new KitItemEntity(account(), material)));
+    }
+
+    private static UUID account() {
+        return CurrentWorkshop.account().map(SignedIn::accountId).orElseThrow();
+    }
+}

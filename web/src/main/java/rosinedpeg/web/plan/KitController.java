@@ -1,0 +1,45 @@
+package rosinedpeg.web.plan;
+
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Set;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.plan.Material;
+
+/** What somebody has in their kit, so that plans can tick it. */
+@Controller
+class KitController {
+
+    /** What comes with the change itself and is in nobody's kit. */
+    private static final Set<Material> OF_THE_CHANGE =
+            EnumSet.of(Material.NEW_STRING, Material.STRING_PACKET, Material.TAILPIECE);
+
+    private final Habits habits;
+
+    KitController(Habits habits) {
+        this.habits = habits;
+    }
+
+    @GetMapping("/kit")
+    String kit(Model model) {
+        model.addAttribute("kit", habits.kit());
+        model.addAttribute(
+                "materials",
+                Arrays.stream(Material.values())
+                        .filter(material -> !OF_THE_CHANGE.contains(material))
+                        .toList());
+        return "plan/kit";
+    }
+
+    @PostMapping("/kit")
+    String change(@RequestParam(required = false) Set<Material> materials, RedirectAttributes redirect) {
+        habits.setKit(materials == null ? Set.of() : materials);
+        redirect.addFlashAttribute("notice", "kit.recorded");
+        return "redirect:/kit";
+    }
+}
