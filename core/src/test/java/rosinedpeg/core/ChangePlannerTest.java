@@ -267,7 +267,14 @@ class ChangePlannerTest {
         ChangePlan plan = ChangePlanner.plan(Examples.request(Schools.USUAL, Set.of(II, IV), Map.of(IV, Set.of(III)))
                 .withBroken(Set.of(IV)));
         assertThat(plan.order()).containsExactly(IV, II);
-        assertThat(kinds(plan)).containsSubsequence(StepKind.TAKE_OUT_REMAINS, StepKind.SET_ASIDE_NEIGHBOUR);
+        assertThat(kinds(plan))
+                .as("its neighbour makes way for the remains too")
+                .containsSubsequence(
+                        StepKind.SET_ASIDE_NEIGHBOUR,
+                        StepKind.TAKE_OUT_REMAINS,
+                        StepKind.RETURN_NEIGHBOUR,
+                        StepKind.LET_DOWN)
+                .containsOnlyOnce(StepKind.TAKE_OUT_REMAINS);
         assertThat(plan.steps().get(0).tensionsAfterN().get(IV)).isZero();
         assertThat(plan.refused()).isFalse();
         ChangeRequest all = Examples.request(Schools.USUAL, Set.of(I, II, III, IV), Map.of());

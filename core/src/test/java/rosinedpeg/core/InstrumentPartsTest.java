@@ -293,6 +293,29 @@ class InstrumentPartsTest {
         assertThat(low.tensionN(string)).isLessThan(bass.tensionN(string));
     }
 
+    /** Each a little heavier, none beyond the limit alone; together they are. */
+    @Test
+    void aSetIsJudgedByWhatItPressesTogether() {
+        Map<Position, StringSpec> heavier = new EnumMap<>(Position.class);
+        Examples.violinSet()
+                .forEach((position, string) -> heavier.put(
+                        position,
+                        Examples.violinString(
+                                position,
+                                string.core(),
+                                string.tensionN() * 1.1,
+                                string.diameterMm(),
+                                string.axialStiffnessN())));
+        FitCheck check = new FitCheck(Examples.VIOLIN, Examples.violinSet());
+        heavier.forEach((position, string) -> assertThat(check.judge(position, string))
+                .extracting(Finding::kind)
+                .containsExactly(FindingKind.FITS));
+        Finding together = check.judgeTogether(heavier).orElseThrow();
+        assertThat(together.kind()).isEqualTo(FindingKind.LOAD_RISE);
+        assertThat(together.figures().get(0).value()).isCloseTo(0.1, within(1e-9));
+        assertThat(check.judgeTogether(Examples.violinSet())).isEmpty();
+    }
+
     @Test
     void aStringTooThickForItsSlotOrGrooveIsReferred() {
         Map<Position, StringSpec> set = Examples.violinSet();

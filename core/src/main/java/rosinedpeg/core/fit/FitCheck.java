@@ -137,7 +137,7 @@ public final class FitCheck {
                 .ifPresent(found::add);
         tooThick(position, string, grooveWidthsMm, FindingKind.TOO_THICK_FOR_GROOVE, WATCH)
                 .ifPresent(found::add);
-        Figure rise = loadRise(string);
+        Figure rise = loadRise(Map.of(position, string));
         if (rise.value() > LOAD_RISE_LIMIT) {
             found.add(Finding.on(
                     position, FindingKind.LOAD_RISE, WATCH, rise, Figure.byDefault(LOAD_RISE_LIMIT, Unit.SHARE)));
@@ -161,12 +161,25 @@ public final class FitCheck {
         return Optional.of(new Finding(kind, severity, position, figures, true));
     }
 
-    private Figure loadRise(StringSpec string) {
+    /**
+     * Judges what several new strings press on the top together; each may be harmless alone.
+     *
+     * @param strings the new strings
+     * @return {@code LOAD_RISE} of the whole instrument when it is beyond the limit, nothing otherwise
+     */
+    public Optional<Finding> judgeTogether(Map<Position, StringSpec> strings) {
+        return Optional.of(loadRise(strings))
+                .filter(rise -> rise.value() > LOAD_RISE_LIMIT)
+                .map(rise -> Finding.on(
+                        null, FindingKind.LOAD_RISE, WATCH, rise, Figure.byDefault(LOAD_RISE_LIMIT, Unit.SHARE)));
+    }
+
+    private Figure loadRise(Map<Position, StringSpec> strings) {
         Map<Position, Double> before = setUp.tensionsN(present);
         InstrumentLoad load = new InstrumentLoad(setUp, before);
         Map<Position, StringSpec> changed = new EnumMap<>(Position.class);
         changed.putAll(present);
-        changed.put(string.position(), string);
+        changed.putAll(strings);
         double after = load.feet(setUp.tensionsN(changed)).totalN();
         return Figure.workedOut(
                 after / load.fullyStrung().totalN() - 1, Unit.SHARE, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH));

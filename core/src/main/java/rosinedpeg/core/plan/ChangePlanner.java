@@ -36,9 +36,6 @@ public final class ChangePlanner {
         StringSteps strings = new StringSteps(list, request.schools());
         list.open(Material.NEW_STRING, Material.EYE_PROTECTION);
         List<Position> order = new ArrayList<>();
-        for (Position position : request.broken()) {
-            strings.takeOff(position, true, request.peg(position));
-        }
         for (OrderSearch.Move move : new OrderSearch(request, list.load(), list.before(), list.after()).search()) {
             Position position = move.position();
             switch (move.kind()) {
@@ -51,6 +48,9 @@ public final class ChangePlanner {
                                     : list.before().get(position));
                 case OFF -> strings.takeOff(position, false, request.peg(position));
                 case ON -> {
+                    if (request.broken().contains(position)) {
+                        strings.takeOff(position, true, request.peg(position));
+                    }
                     order.add(position);
                     strings.putOn(request.replacements().get(position), request.winding(position));
                 }

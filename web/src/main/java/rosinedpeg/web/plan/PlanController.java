@@ -194,6 +194,9 @@ class PlanController {
             }
         }
         model.addAttribute("fits", fits);
+        if (replacements.size() > 1) {
+            check.judgeTogether(replacements).ifPresent(rise -> model.addAttribute("together", rise));
+        }
         if (form.getStrings().isEmpty()) {
             result.rejectValue("strings", "plan.strings.missing");
         }
