@@ -61,6 +61,7 @@ import rosinedpeg.web.instrument.PegTreatment;
 import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Wording;
 
 /** Everything that can be shown has words, and figures are written as the screens promise. */
 class WordsTest {
@@ -103,6 +104,7 @@ class WordsTest {
         add(wanted, "groove.", Groove.Depth.values(), "");
         add(wanted, "measure.side.", Side.values(), "");
         add(wanted, "measure.unit.", Lengths.values(), "");
+        add(wanted, "wording.", Wording.values(), "");
         add(wanted, "family.", Family.values(), "");
         add(wanted, "pegKind.", PegKind.values(), "");
         add(wanted, "tailEnd.", TailEnd.values(), "");

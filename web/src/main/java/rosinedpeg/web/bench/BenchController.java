@@ -51,6 +51,7 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.Wording;
 
 /** Leads a run. Every button is a form of its own, so that it works without scripts too. */
 @Controller
@@ -84,6 +85,18 @@ class BenchController {
     @GetMapping("/bench/{id}")
     String run(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
         return show(id, form, model, false);
+    }
+
+    /** Says more or less from now on, on this device. */
+    @PostMapping("/bench/{id}/wording")
+    String wording(
+            @PathVariable UUID id,
+            @RequestParam Wording wording,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        benches.lastSequence(id);
+        wording.keep(request, response);
+        return "redirect:/bench/" + id;
     }
 
     /** Whether a page is still where the run is: nothing when it is, the bench as it stands when another device went on. */

@@ -1,20 +1,14 @@
 package rosinedpeg.web.platform;
 
-import jakarta.servlet.http.Cookie;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.time.Duration;
-import java.util.Arrays;
-import java.util.Optional;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.ResponseCookie;
 
-/** What lengths are typed and shown in. Each device keeps its own choice, in a cookie. */
+/** What lengths are typed and shown in. */
 public enum Lengths {
     MM("mm", 1),
     INCH("in", 25.4);
 
-    private static final String COOKIE = "lengths";
+    private static final DeviceChoice<Lengths> CHOICE = new DeviceChoice<>("lengths", values());
 
     private final String symbol;
     private final double inMm;
@@ -46,26 +40,11 @@ public enum Lengths {
 
     /** {@return what this device has chosen, mm until it has} */
     public static Lengths chosen(HttpServletRequest request) {
-        return Optional.ofNullable(request.getCookies()).stream()
-                        .flatMap(Arrays::stream)
-                        .filter(cookie -> cookie.getName().equals(COOKIE))
-                        .map(Cookie::getValue)
-                        .anyMatch(INCH.name()::equals)
-                ? INCH
-                : MM;
+        return CHOICE.chosen(request);
     }
 
     /** Keeps this as the choice of the device. */
     public void keep(HttpServletRequest request, HttpServletResponse response) {
-        response.addHeader(
-                HttpHeaders.SET_COOKIE,
-                ResponseCookie.from(COOKIE, name())
-                        .path("/")
-                        .maxAge(Duration.ofDays(730))
-                        .httpOnly(true)
-                        .secure(request.isSecure())
-                        .sameSite("Lax")
-                        .build()
-                        .toString());
+        CHOICE.keep(this, request, response);
     }
 }

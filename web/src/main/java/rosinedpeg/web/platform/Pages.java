@@ -15,5 +15,6 @@ class Pages {
         model.addAttribute("zone", CurrentWorkshop.zone());
         model.addAttribute("path", request.getRequestURI());
         model.addAttribute("lengths", Lengths.chosen(request));
+        model.addAttribute("wording", Wording.chosen(request));
     }
 }

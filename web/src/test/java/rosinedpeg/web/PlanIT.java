@@ -1,0 +1,120 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.SignedIn;
+
+/** What a plan remembers of the person who makes it, and what it leaves behind when the run is over. */
+@AutoConfigureMockMvc
+class PlanIT extends RunningApplication {
+
+    @Autowired
+    MockMvcTester mvc;
+
+    /** A technician of the workshop who has no habits yet. */
+    private SignedIn newcomer(String signIn) {
+        accounts.add(account("bench").workshopId(), signIn, "Newcomer", Role.TECHNICIAN, PASSWORD);
+        return account(signIn);
+    }
+
+    private String page(SignedIn who, String path) throws Exception {
+        MvcTestResult result = mvc.get().uri(path).with(user(who)).exchange();
+        assertThat(result).hasStatus(200);
+        return result.getResponse().getContentAsString();
+    }
+
+    private MvcTestResult post(SignedIn who, String path, String... fields) {
+        var request = mvc.post().uri(path).with(user(who)).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            request = request.param(fields[i], fields[i + 1]);
+        }
+        return request.exchange();
+    }
+
+    @Test
+    void theWaySomebodyWorksIsRememberedForTheirNextPlanOfThatFamily() throws Exception {
+        SignedIn newcomer = newcomer("habits");
+        UUID viola = instrument("Pit 6 viola");
+        String plan = "/instruments/" + viola + "/plan";
+        assertThat(page(newcomer, plan)).containsPattern("value=\"COMPOUND\" checked");
+        assertThat(post(newcomer, plan, "strings", "III", "treatment", "SOAP_AND_CHALK", "wall", "WOUND_TO_WALL"))
+                .hasStatus(302);
+        UUID run = database.sql("select id from run where instrument_id = ? and outcome = 'OPEN'")
+                .param(viola)
+                .query(UUID.class)
+                .single();
+        assertThat(post(
+                        newcomer,
+                        "/bench/" + run + "/end",
+                        "press",
+                        UUID.randomUUID().toString(),
+                        "seen",
+                        "0"))
+                .hasStatus(302);
+
+        assertThat(page(newcomer, plan))
+                .containsPattern("value=\"SOAP_AND_CHALK\" checked")
+                .containsPattern("value=\"WOUND_TO_WALL\" checked");
+        assertThat(page(newcomer("habits-of-another"), plan)).containsPattern("value=\"COMPOUND\" checked");
+        assertThat(page(newcomer, "/instruments/" + instrument("Pit 2 violin") + "/plan"))
+                .as("another family")
+                .containsPattern("value=\"COMPOUND\" checked");
+    }
+
+    @Test
+    void aPlanTicksOnesOwnKitAndPrintsOnACard() throws Exception {
+        SignedIn newcomer = newcomer("kit");
+        String plan = "/instruments/" + instrument("Pit 2 violin") + "/plan?strings=II&strings=III";
+        assertThat(page(newcomer, plan)).doesNotContain(", in my kit");
+        post(newcomer, "/kit", "materials", "SOFT_PENCIL", "materials", "TUNER");
+        assertThat(page(newcomer, plan).split(", in my kit")).hasSize(3);
+        post(newcomer, "/kit", "materials", "TUNER");
+        assertThat(page(newcomer, plan).split(", in my kit")).hasSize(2);
+        assertThat(page(newcomer, plan.replace("/plan?", "/plan/card?")))
+                .contains("Packets, in the order they go on", "Least on the post: ", "Put away and record");
+        assertThat(page(newcomer, plan.replaceAll("/plan.*", "/plan/card"))).contains("Choose at least one string.");
+    }
+
+    /** For a week after a string went on the bridge is looked at daily; the bench's own last look is one. */
+    @Test
+    void theBridgeIsAskedAfterDailyOnceAStringWentOn() throws Exception {
+        UUID violin = instrument("Pit 2 violin");
+        SignedIn technician = account("bench");
+        assertThat(page(technician, "/instruments/" + violin)).contains("Look at the bridge today");
+        post(
+                technician,
+                "/instruments/" + violin + "/bridge",
+                "gap",
+                "0.4",
+                "press",
+                UUID.randomUUID().toString());
+        assertThat(page(technician, "/instruments/" + violin)).doesNotContain("Look at the bridge today");
+    }
+
+    @Test
+    void aDeviceMayAskForFewerWords() throws Exception {
+        UUID run = database.sql("select id from run where instrument_id = ?")
+                .param(instrument("Pit 5 viola"))
+                .query(UUID.class)
+                .single();
+        SignedIn technician = account("bench");
+        assertThat(page(technician, "/bench/" + run)).contains("class=\"bench-how\"", "Fewer words");
+        MvcTestResult chosen = post(technician, "/bench/" + run + "/wording", "wording", "SHORT");
+        assertThat(chosen).hasStatus(302);
+        MvcTestResult few = mvc.get()
+                .uri("/bench/" + run)
+                .with(user(technician))
+                .cookie(chosen.getResponse().getCookie("wording"))
+                .exchange();
+        assertThat(few).bodyText().doesNotContain("class=\"bench-how\"").contains("All the words");
+    }
+}
