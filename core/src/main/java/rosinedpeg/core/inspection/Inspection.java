@@ -164,28 +164,26 @@ public final class Inspection {
                     .filter(finding -> finding.severity() != Severity.GOOD)
                     .filter(finding -> finding.kind() != FindingKind.TOO_THICK_FOR_GROOVE)
                     .forEach(found::add);
-            if (isMeasured(Quantity.BRIDGE_GROOVE_DEPTH, position)) {
-                groove(
-                        Groove.ofBridge(setUp, string),
-                        position,
-                        isMeasured(Quantity.BRIDGE_GROOVE_WIDTH, position),
-                        List.of(
-                                FindingKind.BRIDGE_GROOVE_SHALLOW,
-                                FindingKind.BRIDGE_GROOVE_DEEP,
-                                FindingKind.BRIDGE_GROOVE_TOO_DEEP,
-                                FindingKind.BRIDGE_GROOVE_PINCHES));
-            }
-            if (isMeasured(Quantity.NUT_GROOVE_DEPTH, position)) {
-                groove(
-                        Groove.ofNut(setUp, string),
-                        position,
-                        isMeasured(Quantity.NUT_GROOVE_WIDTH, position),
-                        List.of(
-                                FindingKind.NUT_GROOVE_SHALLOW,
-                                FindingKind.NUT_GROOVE_DEEP,
-                                FindingKind.NUT_GROOVE_TOO_DEEP,
-                                FindingKind.NUT_GROOVE_PINCHES));
-            }
+            groove(
+                    Groove.ofBridge(setUp, string),
+                    position,
+                    Quantity.BRIDGE_GROOVE_DEPTH,
+                    Quantity.BRIDGE_GROOVE_WIDTH,
+                    List.of(
+                            FindingKind.BRIDGE_GROOVE_SHALLOW,
+                            FindingKind.BRIDGE_GROOVE_DEEP,
+                            FindingKind.BRIDGE_GROOVE_TOO_DEEP,
+                            FindingKind.BRIDGE_GROOVE_PINCHES));
+            groove(
+                    Groove.ofNut(setUp, string),
+                    position,
+                    Quantity.NUT_GROOVE_DEPTH,
+                    Quantity.NUT_GROOVE_WIDTH,
+                    List.of(
+                            FindingKind.NUT_GROOVE_SHALLOW,
+                            FindingKind.NUT_GROOVE_DEEP,
+                            FindingKind.NUT_GROOVE_TOO_DEEP,
+                            FindingKind.NUT_GROOVE_PINCHES));
             WearState wear = condition.wear().get(position);
             if (wear == WearState.CHANGE_NOW) {
                 add(position, FindingKind.STRING_TO_CHANGE_NOW, TODAY);
@@ -197,7 +195,11 @@ public final class Inspection {
         });
     }
 
-    private void groove(Groove groove, Position position, boolean widthMeasured, List<FindingKind> kinds) {
+    /** Kinds are those of a shallow, a deep, a too deep and a pinching groove. */
+    private void groove(Groove groove, Position position, Quantity depth, Quantity width, List<FindingKind> kinds) {
+        if (!isMeasured(depth, position)) {
+            return;
+        }
         Figure share = new Figure(groove.depthShare(), SHARE, MEASURED);
         switch (groove.depth()) {
             case SHALLOW -> add(position, kinds.get(0), WATCH, share);
@@ -205,7 +207,7 @@ public final class Inspection {
             case TOO_DEEP -> refer(position, kinds.get(2), TODAY, share);
             case GOOD -> {}
         }
-        if (widthMeasured && groove.pinches()) {
+        if (isMeasured(width, position) && groove.pinches()) {
             refer(position, kinds.get(3), WATCH, mm(groove.widthMm()), mm(groove.stringDiameterMm()));
         }
     }
