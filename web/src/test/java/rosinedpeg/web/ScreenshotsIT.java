@@ -21,10 +21,12 @@ class ScreenshotsIT extends RunningApplication {
             Browser.signIn(page, "bench");
             shoot(page, "rack");
             UUID violin = instrument("Pit 1 violin");
-            visit(page, "/instruments/" + violin, "instrument");
+            visit(page, "/instruments/" + instrument("Pit 8 cello"), "instrument");
             visit(page, "/instruments/" + violin + "/plan", "plan");
             visit(page, "/instruments/" + violin + "/pegbox", "pegbox");
             visit(page, "/instruments/" + violin + "/bridge?gap=1.4", "bridge");
+            visit(page, "/instruments/" + violin + "/measure/PEGBOX", "measure");
+            visit(page, "/instruments/" + instrument("Pit 8 cello") + "/tailpiece", "tailpiece");
             UUID run = database.sql("select id from run where instrument_id = ?")
                     .param(instrument("Pit 5 viola"))
                     .query(UUID.class)

@@ -14,6 +14,10 @@ import rosinedpeg.core.strings.Position;
  */
 public record Measurable(Quantity quantity, Position position) {
 
+    private static final int STRINGS = Position.values().length;
+    /** Each is made once: figures are looked up by them all the time. */
+    private static final Measurable[] KNOWN = new Measurable[Quantity.values().length * (STRINGS + 1)];
+
     /**
      * Checks that the parts go together.
      *
@@ -29,12 +33,27 @@ public record Measurable(Quantity quantity, Position position) {
 
     /** {@return a quantity of the whole instrument} */
     public static Measurable of(Quantity quantity) {
-        return new Measurable(quantity, null);
+        return of(quantity, null);
     }
 
     /** {@return a quantity of one string} */
     public static Measurable of(Quantity quantity, Position position) {
-        return new Measurable(quantity, position);
+        int place = place(quantity, position);
+        Measurable known = KNOWN[place];
+        if (known == null) {
+            known = new Measurable(quantity, position);
+            KNOWN[place] = known;
+        }
+        return known;
+    }
+
+    private static int place(Quantity quantity, Position position) {
+        return quantity.ordinal() * (STRINGS + 1) + (position == null ? STRINGS : position.ordinal());
+    }
+
+    @Override
+    public int hashCode() {
+        return place(quantity, position);
     }
 
     /**
