@@ -89,7 +89,13 @@ class NextRoundTest {
         }
         List<Coupling.Observation> seen = Learned.sinkings(setUp, set, ledger);
         assertThat(seen).hasSize(9);
-        assertThat(Learned.coupling(setUp, seen).mmPerN()).isCloseTo(0.0023, within(1e-6));
+        Coupling.Evidence half = Coupling.Evidence.NONE.plus(seen.subList(0, 4));
+        Coupling.Evidence all = half.plus(seen.subList(4, 9));
+        assertThat(all.coupling().orElseThrow().mmPerN()).isCloseTo(0.0023, within(1e-6));
+        assertThat(all.readings()).isEqualTo(9);
+        assertThat(half.coupling().orElseThrow().mmPerN())
+                .as("kept and added to")
+                .isCloseTo(0.0023, within(1e-6));
 
         List<BenchEvent> interrupted = new ArrayList<>();
         for (BenchEvent event : ledger) {
@@ -102,7 +108,7 @@ class NextRoundTest {
                 .as("a step may let strings down, so nothing is taken across it")
                 .isEmpty();
         assertThat(Learned.sinkings(setUp, set, List.of())).isEmpty();
-        assertThat(Learned.coupling(setUp, List.of())).isEqualTo(Coupling.usual(Family.VIOLIN));
+        assertThat(Coupling.Evidence.NONE.plus(List.of()).coupling()).isEmpty();
     }
 
     private static BenchEvent read(

@@ -32,6 +32,7 @@ document.addEventListener("keydown", (event) => {
   if (NEXT.has(event.key)) press("next");
   else if (BACK.has(event.key)) press("back");
   else if (/^[1-5]$/.test(event.key)) taken = focusOn(`[data-string="${event.key}"]`);
+  else if (event.key.toLowerCase() === "l") bench()?.querySelector("[data-listen]")?.click();
   else if (event.key.toLowerCase() === "g") taken = focusOn("#gap");
   else if (event.key.toLowerCase() === "s") press("skip");
   else if (event.key.toLowerCase() === "w") document.getElementById("wrong")?.showModal();

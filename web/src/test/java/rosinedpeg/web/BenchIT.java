@@ -2,6 +2,8 @@ package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.util.List;
 import java.util.Map;
@@ -14,9 +16,13 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.BenchEntry;
@@ -28,7 +34,11 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** The ledger of a run under double presses, stale pages and two devices at once. */
+@AutoConfigureMockMvc
 class BenchIT extends RunningApplication {
+
+    @Autowired
+    MockMvcTester mvc;
 
     @Autowired
     Benches benches;
@@ -140,6 +150,95 @@ class BenchIT extends RunningApplication {
         record(UUID.randomUUID(), seen, new BenchEntry.Back());
         endRun();
         assertThat(in(() -> benches.openFor(violin))).isEmpty();
+    }
+
+    private void finish() {
+        for (var now = in(() -> benches.get(run)).state();
+                !now.over();
+                now = in(() -> benches.get(run)).state()) {
+            record(
+                    UUID.randomUUID(),
+                    now.lastSequence(),
+                    new BenchEntry.Done(now.now().orElseThrow().index()));
+        }
+    }
+
+    /** A neighbour that breaks is replaced by one of its kind; twice at one place, the instrument is to blame. */
+    @Test
+    void aStringThatBreaksTwiceAtOnePlaceIsReferred() {
+        Mishap broke = new Mishap(Mishap.Kind.STRING_BROKE, Position.I, BreakPlace.NUT);
+        for (int time = 1; time <= 2; time++) {
+            if (time == 2) {
+                start();
+            }
+            UUID before = in(() -> instruments.get(violin))
+                    .string(Position.I)
+                    .orElseThrow()
+                    .fittedId();
+            assertThat(record(UUID.randomUUID(), 0, new BenchEntry.Wrong(broke)))
+                    .isEqualTo(Taken.RECORDED);
+            assertThat(in(() -> benches.get(run)).state().shares().treble()).isLessThan(0.5);
+            finish();
+            Instrument after = in(() -> instruments.get(violin));
+            assertThat(after.string(Position.I).orElseThrow().fittedId()).isNotEqualTo(before);
+            assertThat(after.string(Position.III).orElseThrow().wear().worn()).isLessThan(0.01);
+            assertThat(after.referrals()).hasSize(time - 1);
+        }
+        assertThat(in(() -> instruments.get(violin)).referrals().get(0).text())
+                .isEqualTo("I broke, at the nut; another went on. "
+                        + "It has broken there before: a fault of the instrument, not of the string.");
+        database.sql("update instrument_note set settled_at = now() where instrument_id = ? and refer")
+                .param(violin)
+                .update();
+    }
+
+    /** The tuner brings III up in a few turns; the others have sunk, and from that the instrument's give is learned. */
+    @Test
+    void theTunerIsListenedToUntilTheStringIsAtPitch() throws Exception {
+        for (var now = in(() -> benches.get(run)).state();
+                now.now().orElseThrow().kind() != StepKind.BRING_UP;
+                now = in(() -> benches.get(run)).state()) {
+            record(
+                    UUID.randomUUID(),
+                    now.lastSequence(),
+                    new BenchEntry.Done(now.now().orElseThrow().index()));
+        }
+        for (Position position : List.of(Position.I, Position.II, Position.IV)) {
+            record(UUID.randomUUID(), 0, new BenchEntry.Pitch(position, 0));
+            listen(position);
+        }
+        for (int turn = 0; turn < 6; turn++) {
+            listen(Position.III);
+        }
+        assertThat(in(() -> benches.get(run)).state().pitchCents().get(Position.III))
+                .isZero();
+        listen(Position.I);
+        assertThat(in(() -> benches.get(run)).state().pitchCents().get(Position.I))
+                .isNegative();
+        String page = mvc.get()
+                .uri("/bench/" + run)
+                .with(user(account("bench")))
+                .exchange()
+                .getResponse()
+                .getContentAsString();
+        assertThat(page).contains("is learned from one reading", "data-listen=\"3\"");
+        record(
+                UUID.randomUUID(),
+                in(() -> benches.get(run)).state().lastSequence(),
+                new BenchEntry.Done(
+                        in(() -> benches.get(run)).state().now().orElseThrow().index()));
+        endRun();
+    }
+
+    private void listen(Position position) {
+        assertThat(mvc.post()
+                        .uri("/bench/" + run + "/pitch")
+                        .param("position", position.name())
+                        .param("listen", "true")
+                        .param("press", UUID.randomUUID().toString())
+                        .with(user(account("bench")))
+                        .with(csrf()))
+                .hasStatus(302);
     }
 
     @Test

@@ -48,7 +48,7 @@ class FamiliesIT extends InBrowser {
     }
 
     private static void toTheBench(Page page) {
-        page.locator("#planned button").click();
+        page.locator("#planned button.strong").click();
         page.waitForURL("**/bench/**");
         page.waitForLoadState();
     }
@@ -56,7 +56,7 @@ class FamiliesIT extends InBrowser {
     /** Chooses one string, waiting for each answer. */
     private static void choose(Page page, String string) {
         page.locator("#string-" + string).check();
-        assertThat(page.locator("#planned ol")).containsText("Graphite in both grooves of " + string);
+        assertThat(page.locator("#planned ol.steps")).containsText("Graphite in both grooves of " + string);
         for (String other : List.of("I", "II", "III", "IV", "V")) {
             Locator box = page.locator("#string-" + other);
             if (!other.equals(string) && box.count() > 0 && box.isChecked()) {
@@ -73,7 +73,7 @@ class FamiliesIT extends InBrowser {
         choose(page, string);
         if (broken) {
             page.locator("input[name=broken][value=" + string + "]").check();
-            assertThat(page.locator("#planned ol")).containsText("Take out what is left of " + string);
+            assertThat(page.locator("#planned ol.steps")).containsText("Take out what is left of " + string);
         }
         return page;
     }
@@ -119,7 +119,7 @@ class FamiliesIT extends InBrowser {
         page.navigate("/instruments/" + instrument("Pit 11 bass") + "/plan");
         choose(page, "IV");
         assertThat(page.locator("input[name='over[IV]'][value=III]")).isChecked();
-        assertThat(page.locator("#planned ol")).containsText("Set III aside");
+        assertThat(page.locator("#planned ol.steps")).containsText("Set III aside");
         toTheBench(page);
         for (String heading : List.of(
                 "Lay it on its back and block it",
@@ -158,9 +158,9 @@ class FamiliesIT extends InBrowser {
         Browser.assertAccessible(page);
         page.locator("#kind-EMERGENCY").check();
         page.locator("#string-II").check();
-        assertThat(page.locator("#planned ol")).containsText("Let II");
+        assertThat(page.locator("#planned ol.steps")).containsText("Let II");
         page.locator("#broken").check();
-        assertThat(page.locator("#planned ol")).containsText("Take out what is left of II");
+        assertThat(page.locator("#planned ol.steps")).containsText("Take out what is left of II");
         Browser.assertAccessible(page);
         toTheBench(page);
         pedalTo(page, "II is on and recorded");

@@ -37,7 +37,7 @@ class FirstMinuteIT extends InBrowser {
         assertThat(heading(page)).hasText("Plan a change");
         assertThat(page.locator("#planned")).containsText("72 %");
         Browser.assertAccessible(page);
-        tabTo(page, "#planned button");
+        tabTo(page, "#planned button.strong");
         page.keyboard().press("Enter");
 
         assertThat(heading(page)).hasText("Look the instrument over");
@@ -134,10 +134,10 @@ class FirstMinuteIT extends InBrowser {
                 .click();
         page.locator("input[name=off][value=TOGETHER]").check();
         assertThat(page.locator("#planned [role=alert]")).containsText("This plan is refused.");
-        assertThat(page.locator("#planned button")).hasCount(0);
+        assertThat(page.locator("#planned button.strong")).hasCount(0);
         Browser.assertAccessible(page);
         page.locator("input[name=off][value=ONE_AT_A_TIME]").check();
-        assertThat(page.locator("#planned button")).hasCount(1);
+        assertThat(page.locator("#planned button.strong")).hasCount(1);
         assertThat(page.locator("#planned tr.mine")).containsText("best held");
         assertThat(page.locator("#planned")).containsText("Opening night");
 

@@ -81,7 +81,17 @@ class PlanIT extends RunningApplication {
         assertThat(page(newcomer, plan).split(", in my kit")).hasSize(2);
         assertThat(page(newcomer, plan.replace("/plan?", "/plan/card?")))
                 .contains("Packets, in the order they go on", "Least on the post: ", "Put away and record");
-        assertThat(page(newcomer, plan.replaceAll("/plan.*", "/plan/card"))).contains("Choose at least one string.");
+        assertThat(page(newcomer, plan.replaceAll("/plan.*", "/plan/card?off=ONE_AT_A_TIME")))
+                .contains("Choose at least one string.");
+    }
+
+    /** A link that names a string starts as a plan without one does: with what lies over its peg. */
+    @Test
+    void aLinkToAPlanKnowsWhatLiesOverThePeg() throws Exception {
+        String plan = "/instruments/" + instrument("Pit 11 bass") + "/plan";
+        assertThat(page(account("bench"), plan + "?strings=IV"))
+                .contains("Set III aside")
+                .doesNotContain("Bring I up");
     }
 
     /** For a week after a string went on the bridge is looked at daily; the bench's own last look is one. */

@@ -5,7 +5,6 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.TreeMap;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.rounds.Coupling;
@@ -57,12 +56,6 @@ public final class Learned {
             }
         });
         return learned.seen;
-    }
-
-    /** {@return the coupling of an instrument by those sinkings; its family's usual one while there are none} */
-    public static Coupling coupling(SetUp setUp, Collection<Coupling.Observation> sinkings) {
-        OptionalDouble learned = Coupling.learn(sinkings);
-        return learned.isPresent() ? new Coupling(learned.getAsDouble()) : Coupling.usual(setUp.family());
     }
 
     private void read(Position position, double cents) {

@@ -27,6 +27,7 @@ import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.causes.BreakCause;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Place;
@@ -49,6 +50,7 @@ import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.listen.Tuner;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.Wording;
@@ -63,12 +65,14 @@ class BenchController {
     private final Benches benches;
     private final Instruments instruments;
     private final StringKinds kinds;
+    private final Tuner tuner;
     private final Clock clock;
 
-    BenchController(Benches benches, Instruments instruments, StringKinds kinds, Clock clock) {
+    BenchController(Benches benches, Instruments instruments, StringKinds kinds, Tuner tuner, Clock clock) {
         this.benches = benches;
         this.instruments = instruments;
         this.kinds = kinds;
+        this.tuner = tuner;
         this.clock = clock;
     }
 
@@ -167,13 +171,35 @@ class BenchController {
             @ModelAttribute("form") BenchForm form,
             BindingResult result,
             @RequestParam Position position,
+            @RequestParam(defaultValue = "false") boolean listen,
             Model model,
             HttpServletRequest request) {
-        OptionalDouble cents = Entry.number(result, "cents", form.getCents(), BenchEvent.PITCH_READING);
+        OptionalDouble cents = listen
+                ? heard(id, position, result)
+                : Entry.number(result, "cents", form.getCents(), BenchEvent.PITCH_READING);
         model.addAttribute("typedPosition", position);
         return cents.isEmpty()
                 ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Pitch(position, cents.getAsDouble()), model, request);
+    }
+
+    /** What the tuner hears of a string; what the bench believes of it goes with the question. */
+    private OptionalDouble heard(UUID id, Position position, BindingResult result) {
+        BenchState state = benches.get(id).state();
+        Step step = state.now().orElse(null);
+        double tensionN = state.tensionsN().getOrDefault(position, 0.0);
+        double believedCents = tensionN <= 0
+                ? BenchEvent.PITCH_READING.low()
+                : Cents.betweenTensions(state.plan().tensionsAfterN().get(position), tensionN)
+                        .value();
+        boolean raised =
+                step != null && step.kind().raisesTension() && (step.position() == null || step.position() == position);
+        OptionalDouble heard = tuner.listen(id, position, believedCents, raised);
+        if (heard.isEmpty() || !BenchEvent.PITCH_READING.contains(heard.getAsDouble())) {
+            result.rejectValue("cents", "tuner.silent");
+            return OptionalDouble.empty();
+        }
+        return heard;
     }
 
     @PostMapping("/bench/{id}/gap")
@@ -229,6 +255,7 @@ class BenchController {
         model.addAttribute("step", step);
         model.addAttribute("readsPitch", step != null && step.kind().readings().contains(Reading.PITCH));
         model.addAttribute("readsGap", step != null && step.kind().readings().contains(Reading.GAP));
+        model.addAttribute("tuner", tuner.there());
         model.addAttribute("mishapKinds", Mishap.Kind.values());
         model.addAttribute("breakPlaces", BreakPlace.values());
         model.addAttribute("causes", causes(state));
@@ -298,10 +325,12 @@ class BenchController {
             replaced.add(raised);
         }
         Map<Position, StringSpec> specs = strings(run, instrument, replaced);
-        List<Coupling.Observation> sinkings = Learned.sinkings(state.plan().setUp(), specs, run.events());
-        Coupling coupling = Learned.coupling(state.plan().setUp(), sinkings);
+        Coupling.Evidence evidence =
+                instrument.coupling().plus(Learned.sinkings(state.plan().setUp(), specs, run.events()));
+        Coupling coupling =
+                evidence.coupling().orElse(Coupling.usual(instrument.setUp().family()));
         return NextRound.of(state.plan().setUp(), specs, state.tensionsN(), coupling, raised)
-                .map(next -> new Round(next, sinkings.size()))
+                .map(next -> new Round(next, evidence.readings()))
                 .orElse(null);
     }
 

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.causes.Breakages;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
@@ -23,7 +25,10 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
@@ -40,6 +45,7 @@ public class Benches {
     private final RunRepository runs;
     private final RunEventRepository events;
     private final Instruments instruments;
+    private final StringKinds kinds;
     private final JsonMapper json;
     private final StepWords words;
     private final Clock clock;
@@ -48,12 +54,14 @@ public class Benches {
             RunRepository runs,
             RunEventRepository events,
             Instruments instruments,
+            StringKinds kinds,
             JsonMapper json,
             StepWords words,
             Clock clock) {
         this.runs = runs;
         this.events = events;
         this.instruments = instruments;
+        this.kinds = kinds;
         this.json = json;
         this.words = words;
         this.clock = clock;
@@ -169,6 +177,7 @@ public class Benches {
     /** Makes what the ledger says part of the instrument's record. */
     private void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
+        learn(run, finished);
         finished.notes().forEach(note -> instruments.note(run.instrumentId(), note.text(), false));
         if (outcome == Outcome.FINISHED && finished.state().plan().order().isEmpty()) {
             instruments.note(
@@ -187,6 +196,20 @@ public class Benches {
                     Set.of(),
                     run.keepOld());
         }
+    }
+
+    /** What the readings show of how much the instrument gives; with the new strings, which most of them are of. */
+    private void learn(RunEntity run, Run finished) {
+        Map<UUID, StringKind> known = kinds.all();
+        Map<Position, StringSpec> strings =
+                new EnumMap<>(instruments.get(run.instrumentId()).specs());
+        finished.state()
+                .changed()
+                .forEach(position -> strings.put(
+                        position,
+                        known.get(finished.replacements().get(position)).spec()));
+        instruments.learn(
+                run.instrumentId(), Learned.sinkings(finished.state().plan().setUp(), strings, finished.events()));
     }
 
     /** The last look at the bridge counts as a measurement of it. */

@@ -1,3 +1,4 @@
 /** Runs: one change of strings each, led step by step and kept as a ledger. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawer", "drawing"})
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {"platform", "instrument", "drawer", "drawing", "listen"})
 package rosinedpeg.web.bench;

@@ -134,7 +134,14 @@ public final class BridgeDrawing {
                         -point.yMm() + height * 0.2,
                         height * 0.085,
                         "middle",
-                        Say.number(curve.proudMm().get(i - 1), 1));
+                        Say.number(curve.proudMm().get(i - 1), 1) + " mm");
+                pen.text(
+                        "measure",
+                        hand * point.xMm(),
+                        -point.yMm() + height * 0.29,
+                        height * 0.075,
+                        "middle",
+                        Say.number(curve.bowingAngleDeg().get(i - 1), 0) + "°");
             }
         }
         return seenFromTailpiece(pen, setUp);

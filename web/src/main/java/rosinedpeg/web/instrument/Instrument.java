@@ -13,6 +13,7 @@ import rosinedpeg.core.inspection.Condition;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -33,6 +34,7 @@ import rosinedpeg.core.wear.WearState;
  * @param pegSigns what was noticed last at each peg
  * @param collars every collar distance that was measured, by peg
  * @param bridgeLookedAtOn the day its bridge was measured last, or null
+ * @param coupling what its runs have shown of how much it gives
  */
 public record Instrument(
         UUID id,
@@ -45,7 +47,8 @@ public record Instrument(
         Fittings fittings,
         Map<Position, Set<PegSign>> pegSigns,
         Map<Position, List<Collar>> collars,
-        LocalDate bridgeLookedAtOn) {
+        LocalDate bridgeLookedAtOn,
+        Coupling.Evidence coupling) {
 
     /** {@return everything that is known of it, to be looked over} */
     Condition condition(ZoneId zone) {

@@ -17,6 +17,7 @@ import org.hibernate.annotations.TenantId;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
@@ -58,6 +59,9 @@ class InstrumentEntity {
     private boolean tunersBuiltIn;
     private boolean parchment;
     private boolean tube;
+    private double couplingXx;
+    private double couplingXy;
+    private int couplingReadings;
 
     private double hoursPerWeek;
 
@@ -110,6 +114,16 @@ class InstrumentEntity {
 
     Fittings fittings() {
         return new Fittings(parchment, tube, tunersBuiltIn);
+    }
+
+    Coupling.Evidence coupling() {
+        return new Coupling.Evidence(couplingXx, couplingXy, couplingReadings);
+    }
+
+    void setCoupling(Coupling.Evidence evidence) {
+        couplingXx = evidence.xx();
+        couplingXy = evidence.xy();
+        couplingReadings = evidence.readings();
     }
 
     void guard(boolean parchment, boolean tube) {

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -19,6 +20,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
@@ -214,6 +216,13 @@ public class Instruments {
                 .id();
     }
 
+    /** Adds to what is known of how much an instrument gives. */
+    @Transactional
+    public void learn(UUID id, Collection<Coupling.Observation> sinkings) {
+        InstrumentEntity entity = entity(id);
+        entity.setCoupling(entity.coupling().plus(sinkings));
+    }
+
     /** Records that a string broke and one of the same kind has gone on in its place now. */
     @Transactional
     public void replaceBroken(UUID id, Position position) {
@@ -339,6 +348,7 @@ public class Instruments {
                         .filter(one -> one.measurable().quantity() == Quantity.BRIDGE_GAP)
                         .map(MeasurementEntity::measuredOn)
                         .max(Comparator.naturalOrder())
-                        .orElse(null));
+                        .orElse(null),
+                entity.coupling());
     }
 }

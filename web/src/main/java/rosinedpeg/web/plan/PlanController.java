@@ -87,20 +87,22 @@ class PlanController {
             return "redirect:/bench/" + open.get();
         }
         Instrument instrument = plannable(id);
-        if (request.getParameterMap().isEmpty()) {
-            form.begin(
-                    instrument,
-                    due(instrument),
-                    habits.schools(instrument.setUp().family()));
-        }
+        begin(instrument, form, request);
         show(instrument, form, result, model);
         return Htmx.asks(request) ? "plan/plan :: planned" : "plan/plan";
     }
 
     /** The plan on one sheet of paper. */
     @GetMapping("/instruments/{id}/plan/card")
-    String card(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
-        show(plannable(id), form, result, model);
+    String card(
+            @PathVariable UUID id,
+            @ModelAttribute("form") PlanForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        Instrument instrument = plannable(id);
+        begin(instrument, form, request);
+        show(instrument, form, result, model);
         model.addAttribute("now", clock.instant());
         return "plan/card";
     }
@@ -123,6 +125,14 @@ class PlanController {
         habits.remember(instrument.setUp().family(), form.schools());
         UUID run = start.run(id, plan.get(), replacements, form.getReason(), keepOld);
         return "redirect:/bench/" + run;
+    }
+
+    /** What does not come from the form itself, but from a link, at most says which strings, and of which kind. */
+    private void begin(Instrument instrument, PlanForm form, HttpServletRequest request) {
+        if (request.getParameter("off") == null) {
+            Set<Position> wanted = form.getStrings().isEmpty() ? due(instrument) : form.getStrings();
+            form.begin(instrument, wanted, habits.schools(instrument.setUp().family()));
+        }
     }
 
     private Instrument plannable(UUID id) {
