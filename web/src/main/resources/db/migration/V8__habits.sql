@@ -5,7 +5,6 @@ create table habit (
     account_id  uuid       not null references account (id),
     family      varchar(8) not null check (family in ('VIOLIN', 'VIOLA', 'CELLO', 'BASS')),
     schools     jsonb      not null,
-    version     integer    not null,
     unique (account_id, family)
 );
 create table kit_item (

@@ -79,6 +79,8 @@ class PlanIT extends RunningApplication {
         assertThat(page(newcomer, plan).split(", in my kit")).hasSize(3);
         post(newcomer, "/kit", "materials", "TUNER");
         assertThat(page(newcomer, plan).split(", in my kit")).hasSize(2);
+        post(newcomer, "/kit");
+        assertThat(page(newcomer, plan)).doesNotContain(", in my kit");
         assertThat(page(newcomer, plan.replace("/plan?", "/plan/card?")))
                 .contains("Packets, in the order they go on", "Least on the post: ", "Put away and record");
         assertThat(page(newcomer, plan.replaceAll("/plan.*", "/plan/card?off=ONE_AT_A_TIME")))

@@ -32,6 +32,8 @@ class TenBenchesIT extends RunningApplication {
 
     private static final int BENCHES = 10;
     private static final int FORWARDS = 12;
+    /** An application that has just started is slower; these presses are recorded but not timed. */
+    private static final int WARM_UP_SECONDS = 15;
 
     @Test
     void pressEverySecond() throws Exception {
@@ -45,7 +47,8 @@ class TenBenchesIT extends RunningApplication {
         ExecutorService devices = Executors.newFixedThreadPool(BENCHES);
         List<Future<List<Long>>> answers = new ArrayList<>();
         for (UUID instrument : instruments) {
-            answers.add(devices.submit(() -> new Device(instrument).press(seconds)));
+            long apart = answers.size() * 1000L / BENCHES;
+            answers.add(devices.submit(() -> new Device(instrument).press(seconds, apart)));
         }
         List<Long> millis = new ArrayList<>();
         for (Future<List<Long>> answer : answers) {
@@ -66,7 +69,7 @@ class TenBenchesIT extends RunningApplication {
                 millis.get(millis.size() / 2),
                 millis.get(millis.size() * 95 / 100),
                 millis.get(millis.size() - 1));
-        assertThat(recorded).as("no press is lost").isEqualTo(millis.size());
+        assertThat(recorded).as("no press is lost").isEqualTo((long) BENCHES * (WARM_UP_SECONDS + seconds));
     }
 
     /** A device with a session of its own. */
@@ -82,7 +85,8 @@ class TenBenchesIT extends RunningApplication {
             this.instrument = instrument;
         }
 
-        List<Long> press(int seconds) throws Exception {
+        /** Nobody presses at the same moment as somebody else on purpose: benches begin a little apart. */
+        List<Long> press(int seconds, long apart) throws Exception {
             String signIn = get("/sign-in");
             post("/sign-in", Map.of("signIn", "bench", "password", PASSWORD, "_csrf", value(signIn, "_csrf")));
             String plan = get("/instruments/" + instrument + "/plan");
@@ -92,8 +96,9 @@ class TenBenchesIT extends RunningApplication {
             String bench = begun.uri().getPath();
             String page = begun.body();
             List<Long> millis = new ArrayList<>();
+            Thread.sleep(apart);
             long next = System.nanoTime();
-            for (int second = 0; second < seconds; second++) {
+            for (int second = 0; second < WARM_UP_SECONDS + seconds; second++) {
                 boolean forwards = second / FORWARDS % 2 == 0;
                 Map<String, String> fields = forwards
                         ? Map.of(
@@ -107,7 +112,9 @@ class TenBenchesIT extends RunningApplication {
                                 "seen", value(page, "seen"));
                 long before = System.nanoTime();
                 HttpResponse<String> answer = post(bench + (forwards ? "/done" : "/back"), fields);
-                millis.add((System.nanoTime() - before) / 1_000_000);
+                if (second >= WARM_UP_SECONDS) {
+                    millis.add((System.nanoTime() - before) / 1_000_000);
+                }
                 assertThat(answer.statusCode()).isEqualTo(200);
                 page = answer.body();
                 next += 1_000_000_000L;

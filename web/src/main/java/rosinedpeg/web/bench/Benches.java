@@ -1,5 +1,7 @@
 package rosinedpeg.web.bench;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -47,6 +49,10 @@ public class Benches {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final JsonMapper json;
+    /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
+    private final Cache<UUID, ChangePlan> plans =
+            Caffeine.newBuilder().maximumSize(200).build();
+
     private final StepWords words;
     private final Clock clock;
 
@@ -270,7 +276,7 @@ public class Benches {
 
     private Run view(RunEntity run, List<RunEventEntity> ledger) {
         List<BenchEvent> events = ledger.stream().map(RunEventEntity::event).toList();
-        ChangePlan plan = json.readValue(run.plan(), ChangePlan.class);
+        ChangePlan plan = plans.get(run.id(), none -> json.readValue(run.plan(), ChangePlan.class));
         return new Run(
                 run.id(),
                 run.instrumentId(),

@@ -5,8 +5,8 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import jakarta.persistence.Version;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
@@ -14,6 +14,7 @@ import rosinedpeg.core.setup.Family;
 
 /** How somebody likes to work on a family of instruments. */
 @Entity
+@Immutable
 @Table(name = "habit")
 class HabitEntity {
 
@@ -31,22 +32,9 @@ class HabitEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private String schools;
 
-    @Version
-    private int version;
-
     protected HabitEntity() {}
-
-    HabitEntity(UUID accountId, Family family) {
-        this.id = UUID.randomUUID();
-        this.accountId = accountId;
-        this.family = family;
-    }
 
     String schools() {
         return schools;
-    }
-
-    void setSchools(String schools) {
-        this.schools = schools;
     }
 }

@@ -1,9 +1,7 @@
 package rosinedpeg.web.plan;
 
 import java.util.EnumSet;
-import java.util.List;
 import java.util.Set;
-import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.plan.Material;
@@ -31,7 +29,7 @@ class Habits {
 
     /** {@return the schools somebody took last on such an instrument; the family's usual ones before the first time} */
     Schools schools(Family family) {
-        return habits.findByAccountIdAndFamily(account(), family)
+        return habits.findByAccountIdAndFamily(person().accountId(), family)
                 .map(habit -> read(habit.schools(), family))
                 .orElseGet(() -> Schools.usual(family));
     }
@@ -47,33 +45,26 @@ class Habits {
     /** Remembers how somebody worked. */
     @Transactional
     void remember(Family family, Schools schools) {
-        HabitEntity habit =
-                habits.findByAccountIdAndFamily(account(), family).orElseGet(() -> new HabitEntity(account(), family));
-        habit.setSchools(json.writeValueAsString(schools));
-        habits.save(habit);
+        SignedIn person = person();
+        habits.remember(person.workshopId(), person.accountId(), family.name(), json.writeValueAsString(schools));
     }
 
     /** {@return what is in the kit} */
     Set<Material> kit() {
         Set<Material> materials = EnumSet.noneOf(Material.class);
-        kit.findByAccountId(account()).forEach(item -> materials.add(item.material()));
+        kit.findByAccountId(person().accountId()).forEach(item -> materials.add(item.material()));
         return materials;
     }
 
     /** Says what is in the kit now. */
     @Transactional
     void setKit(Set<Material> materials) {
-        List<KitItemEntity> before = kit.findByAccountId(account());
-        kit.deleteAll(before.stream()
-                .filter(item -> !materials.contains(item.material()))
-                .toList());
-        Set<Material> missing = EnumSet.noneOf(Material.class);
-        missing.addAll(materials);
-        before.forEach(item -> missing.remove(item.material()));
-        missing.forEach(material -> kit.save(new KitItemEntity(account(), material)));
+        SignedIn person = person();
+        kit.deleteByAccountIdAndMaterialNotIn(person.accountId(), materials);
+        materials.forEach(material -> kit.add(person.workshopId(), person.accountId(), material.name()));
     }
 
-    private static UUID account() {
-        return CurrentWorkshop.account().map(SignedIn::accountId).orElseThrow();
+    private static SignedIn person() {
+        return CurrentWorkshop.account().orElseThrow();
     }
 }

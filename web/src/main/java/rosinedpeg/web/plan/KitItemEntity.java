@@ -29,12 +29,6 @@ class KitItemEntity {
 
     protected KitItemEntity() {}
 
-    KitItemEntity(UUID accountId, Material material) {
-        this.id = UUID.randomUUID();
-        this.accountId = accountId;
-        this.material = material;
-    }
-
     Material material() {
         return material;
     }
