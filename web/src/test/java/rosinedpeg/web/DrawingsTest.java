@@ -31,6 +31,7 @@ import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.Mark;
 import rosinedpeg.web.drawing.MeasureDrawing;
+import rosinedpeg.web.drawing.SchoolsChart;
 import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.drawing.StringState;
@@ -156,6 +157,20 @@ class DrawingsTest {
                         .isCloseTo(figure.value(), within(0.02));
             }
         });
+    }
+
+    @Test
+    void schoolsAreComparedOnOneScale() {
+        View chart = SchoolsChart.of(
+                List.of(new SchoolsChart.Row("II I", 0.71, false), new SchoolsChart.Row("I II", 0.38, true)),
+                0.5,
+                0.15);
+        double start = points(path(chart, "bar")).get(0)[0];
+        double best = points(path(chart, "bar")).get(1)[0] - start;
+        double mine = points(path(chart, "bar mine")).get(1)[0] - start;
+        double refused = points(path(chart, "guide")).get(0)[0] - start;
+        assertThat(mine / best).isCloseTo(0.38 / 0.71, within(1e-3));
+        assertThat(refused / best).isCloseTo(0.15 / 0.71, within(1e-3));
     }
 
     @Test

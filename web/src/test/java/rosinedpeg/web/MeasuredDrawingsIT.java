@@ -94,6 +94,9 @@ class MeasuredDrawingsIT extends InBrowser {
         Thrust thrust = Thrust.of(measured.setUp(), Lean.of(measured.setUp()));
         double[] push = point(page.locator(".bridge-drawing .push").getAttribute("d"), 1);
         assertThat(push[0]).isCloseTo(thrust.atMm(), within(0.01));
+        assertThat(page.locator(".bridge-drawing desc").textContent())
+                .as("the drawing says the same to those who cannot see it")
+                .endsWith("it is to be eased back.");
         List<BridgeCurve.StringPoint> curve = BridgeCurve.of(measured.setUp()).points();
         for (int i = 0; i < curve.size(); i++) {
             Locator end = page.locator(".bridge-front .string-end").nth(i);

@@ -258,11 +258,13 @@ class BridgeController {
     }
 
     private String sideTold(SetUp setUp, Lean lean) {
+        Thrust thrust = Thrust.of(setUp, lean);
         return words.say(
                 "bridge.desc",
                 Say.number(lean.degrees(), 1),
-                Say.number(Thrust.of(setUp, lean).atMm(), 1),
-                Say.number(setUp.value(Quantity.FOOT_DEPTH), 1));
+                Say.number(thrust.atMm(), 1),
+                Say.number(setUp.value(Quantity.FOOT_DEPTH), 1),
+                words.say("thrust." + thrust.band() + ".word"));
     }
 
     private String frontTold(SetUp setUp) {

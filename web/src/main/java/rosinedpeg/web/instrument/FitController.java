@@ -3,6 +3,7 @@ package rosinedpeg.web.instrument;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -31,12 +32,14 @@ class FitController {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final DrawingFile files;
+    private final FindingWords judgements;
     private final Words words;
 
-    FitController(Instruments instruments, StringKinds kinds, DrawingFile files, Words words) {
+    FitController(Instruments instruments, StringKinds kinds, DrawingFile files, FindingWords judgements, Words words) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.files = files;
+        this.judgements = judgements;
         this.words = words;
     }
 
@@ -98,10 +101,10 @@ class FitController {
         List<Finding> findings = chosen == null
                 ? List.of()
                 : FitCheck.of(instrument.setUp(), instrument.specs()).judge(position, chosen.spec());
-        return new Laid(instrument, position, offered, chosen, findings, told(instrument, position, chosen));
+        return new Laid(instrument, position, offered, chosen, findings, told(instrument, position, chosen, findings));
     }
 
-    private String told(Instrument instrument, Position position, StringKind kind) {
+    private String told(Instrument instrument, Position position, StringKind kind, List<Finding> findings) {
         if (kind == null) {
             return "";
         }
@@ -113,7 +116,8 @@ class FitController {
                 Say.number(setUp.value(Quantity.AFTERLENGTH), 0),
                 Say.number(kind.spec().topSilkStartMm(), 0),
                 Say.number(nutMm(setUp), 0),
-                Say.number(Turns.of(setUp, kind.spec()).count(), 1));
+                Say.number(Turns.of(setUp, kind.spec()).count(), 1),
+                findings.stream().map(judgements::title).collect(Collectors.joining(", ")));
     }
 
     private static double nutMm(SetUp setUp) {

@@ -72,7 +72,10 @@ class TailpieceController {
     private String told(SetUp setUp) {
         Afterlength afterlength = Afterlength.of(setUp);
         return words.say(
-                "tailpiece.desc", Say.number(afterlength.measuredMm(), 1), Say.number(afterlength.targetMm(), 1));
+                "tailpiece.desc",
+                Say.number(afterlength.measuredMm(), 1),
+                Say.number(afterlength.targetMm(), 1),
+                Say.number(afterlength.offTarget().value(), 0));
     }
 
     private static Position drawn(List<Tuner> tuners, Position wanted) {

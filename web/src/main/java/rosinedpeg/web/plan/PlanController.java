@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
+import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
@@ -40,6 +41,8 @@ import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.drawing.SchoolsChart;
+import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
@@ -229,7 +232,9 @@ class PlanController {
                         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
         ChangePlan plan = ChangePlanner.plan(request);
         if (replacements.size() > 1) {
-            model.addAttribute("comparison", Compared.of(ChangePlanner.compare(request), request.schools()));
+            List<Compared> comparison = Compared.of(ChangePlanner.compare(request), request.schools());
+            model.addAttribute("comparison", comparison);
+            model.addAttribute("picture", picture(comparison, request.bands()));
         }
         model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
@@ -244,6 +249,20 @@ class PlanController {
         model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
         model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));
         return Optional.of(plan);
+    }
+
+    /** The leading ways of working as bars; what comes to the same order with as much on the post is there once. */
+    private static View picture(List<Compared> comparison, LoadBands bands) {
+        return SchoolsChart.of(
+                comparison.stream()
+                        .filter(Compared::leading)
+                        .map(each -> new SchoolsChart.Row(
+                                each.plan().order().stream().map(Enum::name).collect(Collectors.joining(" ")),
+                                each.plan().leastTreble(),
+                                each.mine()))
+                        .toList(),
+                bands.heldFrom(),
+                bands.thinFrom());
     }
 
     private static Map<Position, Set<Position>> over(Instrument instrument, PlanForm form) {
