@@ -3,101 +3,126 @@ package rosinedpeg.core.finding;
 /** What can be found. The figures of a finding come in the order given here. */
 public enum FindingKind {
     /** The string is made for another position. No figures. */
-    WRONG_POSITION,
+    WRONG_POSITION(Part.FIT),
     /** Its end does not go on what the instrument has. No figures. */
-    END_MISMATCH,
+    END_MISMATCH(Part.FIT),
     /** Tail silk lies over the bridge. Silk end from the ball; bridge from the ball. */
-    TAIL_SILK_ON_BRIDGE,
+    TAIL_SILK_ON_BRIDGE(Part.FIT),
     /** Top silk starts before the nut. Silk start from the ball; nut from the ball. */
-    TOP_SILK_ON_PLAYING_LENGTH,
+    TOP_SILK_ON_PLAYING_LENGTH(Part.FIT),
     /** Too short to hold on the peg. Turns; fewest. */
-    TOO_FEW_TURNS,
+    TOO_FEW_TURNS(Part.FIT),
     /** Too long, crowds the pegbox. Turns; most. */
-    TOO_MANY_TURNS,
+    TOO_MANY_TURNS(Part.FIT),
     /** Does not go through the slot of tuner or tailpiece. Diameter; width of the slot. */
-    TOO_THICK_FOR_SLOT,
+    TOO_THICK_FOR_SLOT(Part.FIT),
     /** Would be pinched in its groove. Diameter; width of the groove. */
-    TOO_THICK_FOR_GROOVE,
+    TOO_THICK_FOR_GROOVE(Part.FIT),
     /** Pulls clearly harder than the one it replaces, in total. Rise of the load on the top; limit. */
-    LOAD_RISE,
+    LOAD_RISE(Part.FIT),
     /** Silk, turns and load are as they should be. Turns; rise of the load on the top. */
-    FITS,
+    FITS(Part.FIT),
     /** The bridge leans. Lean; thrust margin. */
-    BRIDGE_TO_EASE_BACK,
+    BRIDGE_TO_EASE_BACK(Part.BRIDGE),
     /** The bridge leans too far to go on. Lean; thrust margin. */
-    BRIDGE_TO_STRAIGHTEN,
+    BRIDGE_TO_STRAIGHTEN(Part.BRIDGE),
     /** The strings push past the bridge's foot. Lean; thrust margin. */
-    BRIDGE_FALLING,
+    BRIDGE_FALLING(Part.BRIDGE),
     /** A string went on lately, and nobody has looked at the bridge today. Days since. */
-    BRIDGE_TO_LOOK_AT,
+    BRIDGE_TO_LOOK_AT(Part.BRIDGE),
     /** The high side is under I. No figures. */
-    BRIDGE_WRONG_WAY_ROUND,
+    BRIDGE_WRONG_WAY_ROUND(Part.BRIDGE),
     /** Bent. How far a straightedge stands off. */
-    BRIDGE_WARPED,
+    BRIDGE_WARPED(Part.BRIDGE),
     /** Turned. By how much. */
-    BRIDGE_TWISTED,
+    BRIDGE_TWISTED(Part.BRIDGE),
     /** Off the line between the nicks. By how much. */
-    BRIDGE_OFF_ITS_LINE,
+    BRIDGE_OFF_ITS_LINE(Part.BRIDGE),
     /** Not under the middle of the strings. By how much. */
-    BRIDGE_OFF_CENTRE,
+    BRIDGE_OFF_CENTRE(Part.BRIDGE),
     /** A middle string stands prouder than the other. The deepening that evens them. */
-    CURVE_UNEVEN,
+    CURVE_UNEVEN(Part.BRIDGE),
     /** The string may jump out of the bridge. Depth over diameter. */
-    BRIDGE_GROOVE_SHALLOW,
+    BRIDGE_GROOVE_SHALLOW(Part.BRIDGE),
     /** The bridge chokes and wears the string. Depth over diameter. */
-    BRIDGE_GROOVE_DEEP,
+    BRIDGE_GROOVE_DEEP(Part.BRIDGE),
     /** The same, beyond what graphite helps. Depth over diameter. */
-    BRIDGE_GROOVE_TOO_DEEP,
+    BRIDGE_GROOVE_TOO_DEEP(Part.BRIDGE),
     /** The bridge pinches the string. Width; diameter. */
-    BRIDGE_GROOVE_PINCHES,
+    BRIDGE_GROOVE_PINCHES(Part.BRIDGE),
     /** The string may jump out of the nut. Depth over diameter. */
-    NUT_GROOVE_SHALLOW,
+    NUT_GROOVE_SHALLOW(Part.BRIDGE),
     /** The nut chokes and wears the string. Depth over diameter. */
-    NUT_GROOVE_DEEP,
+    NUT_GROOVE_DEEP(Part.BRIDGE),
     /** The same, beyond what graphite helps. Depth over diameter. */
-    NUT_GROOVE_TOO_DEEP,
+    NUT_GROOVE_TOO_DEEP(Part.BRIDGE),
     /** The nut pinches the string. Width; diameter. */
-    NUT_GROOVE_PINCHES,
+    NUT_GROOVE_PINCHES(Part.BRIDGE),
     /** Nothing keeps a steel I from cutting into the bridge. No figures. */
-    GUARD_MISSING,
+    GUARD_MISSING(Part.BRIDGE),
     /** Parchment and tube are both there. No figures. */
-    GUARD_TWICE,
+    GUARD_TWICE(Part.BRIDGE),
     /** Afterlength off a sixth. Measured; target. */
-    AFTERLENGTH_OFF,
+    AFTERLENGTH_OFF(Part.TAILPIECE),
     /** Tailpiece and tuners are heavy. All of it; a usual one with one tuner. */
-    TAILPIECE_HEAVY,
+    TAILPIECE_HEAVY(Part.TAILPIECE),
     /** The tailpiece nearly touches the top. Distance; least. */
-    TAILPIECE_NEAR_TOP,
+    TAILPIECE_NEAR_TOP(Part.TAILPIECE),
     /** A fine tuner is all the way out. What its screw is in. */
-    TUNER_RATTLES,
+    TUNER_RATTLES(Part.TAILPIECE),
     /** A fine tuner is all the way in. What its screw has left. */
-    TUNER_AT_ITS_END,
+    TUNER_AT_ITS_END(Part.TAILPIECE),
     /** A fine tuner's lever nearly touches the top. Distance; least. */
-    TUNER_LEVER_NEAR_TOP,
+    TUNER_LEVER_NEAR_TOP(Part.TAILPIECE),
     /** Peg split, or pegbox cracked beside it. No figures. */
-    PEG_CRACKED,
+    PEG_CRACKED(Part.PEGS),
     /** Peg and hole taper differently. No figures. */
-    PEG_TAPER_MISMATCH,
+    PEG_TAPER_MISMATCH(Part.PEGS),
     /** The peg has worn its way in. No figures. */
-    PEG_WORN_IN,
+    PEG_WORN_IN(Part.PEGS),
     /** The peg creeps back. No figures. */
-    PEG_SLIPS,
+    PEG_SLIPS(Part.PEGS),
     /** The peg sticks. No figures. */
-    PEG_STICKS,
+    PEG_STICKS(Part.PEGS),
     /** The peg's collar comes to the wall before long. Months. */
-    COLLAR_RUNS_OUT,
+    COLLAR_RUNS_OUT(Part.PEGS),
     /** The string touches something in the pegbox, and would not on the other side of its hole. How deep. */
-    STRING_TOUCHES,
+    STRING_TOUCHES(Part.PEGBOX),
     /** The string touches something on either side. How deep. */
-    STRING_TOUCHES_BOTH_WAYS,
+    STRING_TOUCHES_BOTH_WAYS(Part.PEGBOX),
     /** Its winding is open. No figures. */
-    STRING_TO_CHANGE_NOW,
+    STRING_TO_CHANGE_NOW(Part.STRINGS),
     /** Used up. No figures. */
-    STRING_DUE,
+    STRING_DUE(Part.STRINGS),
     /** Nobody knows since when it has been on. No figures. */
-    STRING_AGE_UNKNOWN,
+    STRING_AGE_UNKNOWN(Part.STRINGS),
     /** The post would be let go. Treble-foot share; limit. */
-    POST_LET_GO,
+    POST_LET_GO(Part.STRINGS),
     /** The bridge would rock off its bass foot. Bass-foot share; limit. */
-    BASS_FOOT_LIFTS
+    BASS_FOOT_LIFTS(Part.STRINGS);
+
+    private final Part part;
+
+    FindingKind(Part part) {
+        this.part = part;
+    }
+
+    /** {@return what it is found on} */
+    public Part part() {
+        return part;
+    }
+
+    /** What something is found on. */
+    public enum Part {
+        /** A string against the instrument. */
+        FIT,
+        /** The bridge, its grooves and those of the nut. */
+        BRIDGE,
+        PEGBOX,
+        PEGS,
+        /** Tailpiece and fine tuners. */
+        TAILPIECE,
+        /** The strings, and the load they leave on the post. */
+        STRINGS
+    }
 }

@@ -140,8 +140,7 @@ public final class RepairPlanner {
         list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
         list.add(StepKind.UNHOOK_IN_ORDER, null, List.of(), List.of(Caution.BALL_ON_VARNISH));
         list.add(StepKind.CHANGE_TAILPIECE, null, List.of(Material.TAILPIECE), List.of());
-        Afterlength afterlength =
-                new Afterlength(setUp.value(Quantity.VIBRATING_LENGTH), setUp.value(Quantity.AFTERLENGTH));
+        Afterlength afterlength = Afterlength.of(setUp);
         list.add(
                 StepKind.SET_TAIL_CORD,
                 null,

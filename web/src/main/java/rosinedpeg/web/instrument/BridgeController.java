@@ -162,7 +162,7 @@ class BridgeController {
                 if (cuts.isEmpty()) {
                     throw new NotFoundException("strings of " + id);
                 }
-                String told = String.join(" ", cuts.stream().map(this::told).toList());
+                String told = String.join(" ", cuts.stream().map(Cut::desc).toList());
                 yield files.of(
                         "bridge-grooves",
                         title,
@@ -279,14 +279,14 @@ class BridgeController {
         return String.join(" ", told);
     }
 
-    private String told(Cut cut) {
+    private String told(Position position, boolean ofBridge, Groove groove) {
         return words.say(
                 "groove.desc",
-                cut.position(),
-                words.say(cut.ofBridge() ? "groove.bridge" : "groove.nut"),
-                Say.number(cut.groove().depthMm(), 2),
-                Say.number(cut.groove().stringDiameterMm(), 2),
-                words.say("groove." + cut.groove().depth()));
+                position,
+                words.say(ofBridge ? "groove.bridge" : "groove.nut"),
+                Say.number(groove.depthMm(), 2),
+                Say.number(groove.stringDiameterMm(), 2),
+                words.say("groove." + groove.depth()));
     }
 
     private static List<Middle> middles(SetUp setUp, BridgeCurve curve) {
@@ -309,14 +309,13 @@ class BridgeController {
             instrument.specs().forEach((position, string) -> {
                 Groove groove = ofBridge ? Groove.ofBridge(setUp, string) : Groove.ofNut(setUp, string);
                 Quantity depth = ofBridge ? Quantity.BRIDGE_GROOVE_DEPTH : Quantity.NUT_GROOVE_DEPTH;
-                Cut cut = new Cut(
+                cuts.add(new Cut(
                         position,
                         ofBridge,
                         groove,
                         GrooveDrawing.of(groove),
                         setUp.figure(depth, position).origin(),
-                        "");
-                cuts.add(cut.told(told(cut)));
+                        told(position, ofBridge, groove)));
             });
         }
         return cuts;
@@ -365,12 +364,7 @@ class BridgeController {
      * @param origin whether its depth was measured
      * @param desc what is to be seen
      */
-    public record Cut(Position position, boolean ofBridge, Groove groove, View drawing, Origin origin, String desc) {
-
-        Cut told(String told) {
-            return new Cut(position, ofBridge, groove, drawing, origin, told);
-        }
-    }
+    public record Cut(Position position, boolean ofBridge, Groove groove, View drawing, Origin origin, String desc) {}
 
     /**
      * How far one string leans the bridge on its way from slack to pitch.

@@ -43,7 +43,18 @@ class FindingWords {
 
     /** {@return the address of the page that it is drawn on, below the instrument's own} */
     public String page(Finding finding) {
-        return FindingPage.of(finding).path(finding);
+        return switch (finding.kind().part()) {
+            case BRIDGE -> "bridge";
+            case PEGBOX -> "pegbox";
+            case PEGS -> "pegs";
+            case TAILPIECE -> "tailpiece";
+            case STRINGS -> "plan";
+            case FIT ->
+                "fit"
+                        + finding.concerns()
+                                .map(position -> "?string=" + position)
+                                .orElse("");
+        };
     }
 
     /** {@return the group it is told in: REFER for a repairer's work that does not stop everything} */

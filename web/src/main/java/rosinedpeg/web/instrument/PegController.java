@@ -115,6 +115,7 @@ class PegController {
                     ofPeg,
                     instrument.collars().getOrDefault(position, List.of()),
                     trend.mmPerYear().orElse(null),
+                    trend.holeOpensMmPerYear().orElse(null),
                     trend.runsOutOn().orElse(null),
                     CollarChart.of(instrument.collars().getOrDefault(position, List.of()), trend, today())));
         }
@@ -154,6 +155,7 @@ class PegController {
      * @param looks every look, the latest first
      * @param collars every collar distance that was measured
      * @param mmPerYear how far it moves in within a year, or null
+     * @param holeOpensMmPerYear by how much its hole opens within a year, or null
      * @param runsOutOn the day its collar comes to the wall, or null
      * @param chart the collar's distance over time, or null before two days
      */
@@ -164,6 +166,7 @@ class PegController {
             List<PegLook> looks,
             List<CollarTrend.Collar> collars,
             Double mmPerYear,
+            Double holeOpensMmPerYear,
             LocalDate runsOutOn,
             CollarChart chart) {}
 

@@ -44,16 +44,13 @@ import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.SchoolsChart;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
-import rosinedpeg.web.platform.NotFoundException;
 
 /** Plans a change and takes it to the bench. */
 @Controller
 class PlanController {
 
-    private final Instruments instruments;
     private final StringKinds kinds;
     private final Benches benches;
     private final Start start;
@@ -61,15 +58,7 @@ class PlanController {
     private final Habits habits;
     private final Clock clock;
 
-    PlanController(
-            Instruments instruments,
-            StringKinds kinds,
-            Benches benches,
-            Start start,
-            Diary diary,
-            Habits habits,
-            Clock clock) {
-        this.instruments = instruments;
+    PlanController(StringKinds kinds, Benches benches, Start start, Diary diary, Habits habits, Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
         this.start = start;
@@ -89,7 +78,7 @@ class PlanController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
-        Instrument instrument = plannable(id);
+        Instrument instrument = start.plannable(id);
         begin(instrument, form, request);
         show(instrument, form, result, model);
         return Htmx.asks(request) ? "plan/plan :: planned" : "plan/plan";
@@ -103,7 +92,7 @@ class PlanController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        Instrument instrument = plannable(id);
+        Instrument instrument = start.plannable(id);
         begin(instrument, form, request);
         show(instrument, form, result, model);
         model.addAttribute("now", clock.instant());
@@ -112,7 +101,7 @@ class PlanController {
 
     @PostMapping("/instruments/{id}/plan")
     String start(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
-        Instrument instrument = plannable(id);
+        Instrument instrument = start.plannable(id);
         Optional<ChangePlan> plan = show(instrument, form, result, model);
         boolean fits = model.getAttribute("fits") instanceof Map<?, ?> found
                 && found.values().stream()
@@ -136,14 +125,6 @@ class PlanController {
             Set<Position> wanted = form.getStrings().isEmpty() ? due(instrument) : form.getStrings();
             form.begin(instrument, wanted, habits.schools(instrument.setUp().family()));
         }
-    }
-
-    private Instrument plannable(UUID id) {
-        Instrument instrument = instruments.get(id);
-        if (!instrument.canBePlanned()) {
-            throw new NotFoundException("plan for " + id);
-        }
-        return instrument;
     }
 
     private static Set<Position> due(Instrument instrument) {

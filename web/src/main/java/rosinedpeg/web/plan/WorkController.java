@@ -31,7 +31,6 @@ import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
@@ -39,13 +38,11 @@ import rosinedpeg.web.platform.NotFoundException;
 @Controller
 class WorkController {
 
-    private final Instruments instruments;
     private final StringKinds kinds;
     private final Benches benches;
     private final Start start;
 
-    WorkController(Instruments instruments, StringKinds kinds, Benches benches, Start start) {
-        this.instruments = instruments;
+    WorkController(StringKinds kinds, Benches benches, Start start) {
         this.kinds = kinds;
         this.benches = benches;
         this.start = start;
@@ -62,13 +59,13 @@ class WorkController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
-        show(plannable(id), form, result, model);
+        show(start.plannable(id), form, result, model);
         return Htmx.asks(request) ? "plan/work :: work" : "plan/work";
     }
 
     @PostMapping("/instruments/{id}/work")
     String start(@PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
-        Optional<ChangePlan> plan = show(plannable(id), form, result, model);
+        Optional<ChangePlan> plan = show(start.plannable(id), form, result, model);
         if (result.hasErrors() || plan.isEmpty() || plan.get().refused()) {
             return "plan/work";
         }
@@ -86,14 +83,6 @@ class WorkController {
             case BRIDGE_DOWN -> Reason.BRIDGE_DOWN;
             default -> Reason.SERVICE;
         };
-    }
-
-    private Instrument plannable(UUID id) {
-        Instrument instrument = instruments.get(id);
-        if (!instrument.canBePlanned()) {
-            throw new NotFoundException("work for " + id);
-        }
-        return instrument;
     }
 
     /** Works the plan out from the form, as far as it goes. */
