@@ -164,7 +164,8 @@ class DrawingsTest {
         View chart = SchoolsChart.of(
                 List.of(new SchoolsChart.Row("II I", 0.71, false), new SchoolsChart.Row("I II", 0.38, true)),
                 0.5,
-                0.15);
+                0.15,
+                WordsTest.SAY);
         double start = points(path(chart, "bar")).get(0)[0];
         double best = points(path(chart, "bar")).get(1)[0] - start;
         double mine = points(path(chart, "bar mine")).get(1)[0] - start;

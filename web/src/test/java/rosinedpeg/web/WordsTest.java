@@ -15,6 +15,8 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.context.MessageSource;
+import org.springframework.context.support.ResourceBundleMessageSource;
 import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.bridge.ThrustBand;
 import rosinedpeg.core.causes.BreakCause;
@@ -62,9 +64,20 @@ import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Wording;
+import rosinedpeg.web.platform.Words;
 
 /** Everything that can be shown has words, and figures are written as the screens promise. */
 class WordsTest {
+
+    /** As the screens say it. */
+    static final Say SAY = new Say(new Words(bundle()));
+
+    private static MessageSource bundle() {
+        ResourceBundleMessageSource source = new ResourceBundleMessageSource();
+        source.setBasename("messages");
+        source.setFallbackToSystemLocale(false);
+        return source;
+    }
 
     private final Properties bundle = new Properties();
 
@@ -189,6 +202,6 @@ class WordsTest {
     @ParameterizedTest
     @CsvSource({"0.2, 12 min", "3.333, 3 h 20 min", "13.4, 13 h", "28, 1 d 4 h", "400, 16 d"})
     void writesDurations(double hours, String text) {
-        assertThat(Say.hours(hours)).isEqualTo(text);
+        assertThat(SAY.hours(hours)).isEqualTo(text);
     }
 }

@@ -96,9 +96,10 @@ public final class BridgeDrawing {
      *
      * @param setUp the instrument
      * @param strings the strings on it, for their thickness; some may be missing
+     * @param say how its figures are written
      * @return the drawing
      */
-    public static View front(SetUp setUp, Map<Position, StringSpec> strings) {
+    public static View front(SetUp setUp, Map<Position, StringSpec> strings, Say say) {
         double height = setUp.value(Quantity.BRIDGE_HEIGHT);
         double hand = setUp.leftHanded() ? -1 : 1;
         BridgeCurve curve = BridgeCurve.of(setUp);
@@ -134,14 +135,14 @@ public final class BridgeDrawing {
                         -point.yMm() + height * 0.2,
                         height * 0.085,
                         "middle",
-                        Say.number(curve.proudMm().get(i - 1), 1) + " mm");
+                        say.mm(curve.proudMm().get(i - 1), 1));
                 pen.text(
                         "measure",
                         hand * point.xMm(),
                         -point.yMm() + height * 0.29,
                         height * 0.075,
                         "middle",
-                        Say.number(curve.bowingAngleDeg().get(i - 1), 0) + "°");
+                        say.degrees(curve.bowingAngleDeg().get(i - 1), 0));
             }
         }
         return seenFromTailpiece(pen, setUp);

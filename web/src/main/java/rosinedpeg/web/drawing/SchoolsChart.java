@@ -20,15 +20,16 @@ public final class SchoolsChart {
      * @param rows one for each way of working, the best first
      * @param heldFrom share of the load from which the post is held
      * @param thinFrom share below which a plan is refused
+     * @param say how its figures are written
      * @return the drawing
      */
-    public static View of(List<Row> rows, double heldFrom, double thinFrom) {
+    public static View of(List<Row> rows, double heldFrom, double thinFrom, Say say) {
         Pen pen = new Pen();
         double bottom = TOP + rows.size() * ROW;
         for (double limit : new double[] {thinFrom, heldFrom}) {
             double x = LEFT + limit * WIDTH;
             pen.line("guide", 1, x, TOP - 4, x, bottom);
-            pen.text("measure", x, TOP - 8, TEXT * 0.9, "middle", Say.percent(limit) + " %");
+            pen.text("measure", x, TOP - 8, TEXT * 0.9, "middle", say.share(limit));
         }
         for (int i = 0; i < rows.size(); i++) {
             Row row = rows.get(i);
@@ -36,7 +37,7 @@ public final class SchoolsChart {
             double end = LEFT + Math.max(0, row.least()) * WIDTH;
             pen.line(row.mine() ? "bar mine" : "bar", ROW * 0.5, LEFT, y, end, y);
             pen.text("name", LEFT - 10, y + TEXT * 0.35, TEXT, "end", row.order());
-            pen.text("measure", end + 8, y + TEXT * 0.35, TEXT, "start", Say.percent(row.least()) + " %");
+            pen.text("measure", end + 8, y + TEXT * 0.35, TEXT, "start", say.share(row.least()));
         }
         return pen.view(0, 0, LEFT + WIDTH + 60, bottom + 6);
     }

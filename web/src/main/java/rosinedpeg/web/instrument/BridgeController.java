@@ -56,13 +56,16 @@ class BridgeController {
     private final BridgePictures pictures;
     private final DrawingFile files;
     private final Words words;
+    private final Say say;
     private final Clock clock;
 
-    BridgeController(Instruments instruments, BridgePictures pictures, DrawingFile files, Words words, Clock clock) {
+    BridgeController(
+            Instruments instruments, BridgePictures pictures, DrawingFile files, Words words, Say say, Clock clock) {
         this.instruments = instruments;
         this.pictures = pictures;
         this.files = files;
         this.words = words;
+        this.say = say;
         this.clock = clock;
     }
 
@@ -156,7 +159,7 @@ class BridgeController {
                         title,
                         frontTold(setUp),
                         1,
-                        List.of(BridgeDrawing.front(setUp, instrument.specs())));
+                        List.of(BridgeDrawing.front(setUp, instrument.specs(), say)));
             case "grooves" -> {
                 List<Cut> cuts = cuts(instrument);
                 if (cuts.isEmpty()) {
@@ -188,7 +191,7 @@ class BridgeController {
         model.addAttribute("side", BridgeDrawing.side(setUp, stance.lean()));
         model.addAttribute("sideTold", sideTold(setUp, stance.lean()));
         model.addAttribute("footMm", setUp.value(Quantity.FOOT_DEPTH));
-        model.addAttribute("front", BridgeDrawing.front(setUp, instrument.specs()));
+        model.addAttribute("front", BridgeDrawing.front(setUp, instrument.specs(), say));
         model.addAttribute("frontTold", frontTold(setUp));
         model.addAttribute("middles", middles(setUp, curve));
         model.addAttribute("evening", curve.evening());

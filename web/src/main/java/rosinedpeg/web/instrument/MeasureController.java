@@ -45,11 +45,13 @@ class MeasureController {
 
     private final Instruments instruments;
     private final Words words;
+    private final Say say;
     private final Clock clock;
 
-    MeasureController(Instruments instruments, Words words, Clock clock) {
+    MeasureController(Instruments instruments, Words words, Say say, Clock clock) {
         this.instruments = instruments;
         this.words = words;
+        this.say = say;
         this.clock = clock;
     }
 
@@ -129,7 +131,7 @@ class MeasureController {
         for (Contradiction contradiction : found) {
             String one = name(contradiction.one());
             String other = name(contradiction.other());
-            String limit = Say.length(contradiction.limitMm(), 1, lengths) + " " + lengths.symbol();
+            String limit = say.lengthIn(contradiction.limitMm(), 1, lengths);
             for (Measurable measurable : List.of(contradiction.one(), contradiction.other())) {
                 if (values.containsKey(measurable)) {
                     result.rejectValue(

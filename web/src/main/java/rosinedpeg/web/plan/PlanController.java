@@ -46,6 +46,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.Say;
 
 /** Plans a change and takes it to the bench. */
 @Controller
@@ -56,14 +57,16 @@ class PlanController {
     private final Start start;
     private final Diary diary;
     private final Habits habits;
+    private final Say say;
     private final Clock clock;
 
-    PlanController(StringKinds kinds, Benches benches, Start start, Diary diary, Habits habits, Clock clock) {
+    PlanController(StringKinds kinds, Benches benches, Start start, Diary diary, Habits habits, Say say, Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
         this.start = start;
         this.diary = diary;
         this.habits = habits;
+        this.say = say;
         this.clock = clock;
     }
 
@@ -233,7 +236,7 @@ class PlanController {
     }
 
     /** The leading ways of working as bars; what comes to the same order with as much on the post is there once. */
-    private static View picture(List<Compared> comparison, LoadBands bands) {
+    private View picture(List<Compared> comparison, LoadBands bands) {
         return SchoolsChart.of(
                 comparison.stream()
                         .filter(Compared::leading)
@@ -243,7 +246,8 @@ class PlanController {
                                 each.mine()))
                         .toList(),
                 bands.heldFrom(),
-                bands.thinFrom());
+                bands.thinFrom(),
+                say);
     }
 
     private static Map<Position, Set<Position>> over(Instrument instrument, PlanForm form) {

@@ -11,6 +11,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.springframework.context.MessageSourceResolvable;
+import org.springframework.context.support.DefaultMessageSourceResolvable;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -48,16 +50,11 @@ public final class Entry {
             value = Double.parseDouble(trimmed);
         } catch (NumberFormatException notANumber) {
             String code = trimmed.isEmpty() ? "entry.number.missing" : "entry.number.text";
-            errors.rejectValue(
-                    field, code, new Object[] {low, high, range.unit().symbol()}, null);
+            errors.rejectValue(field, code, new Object[] {low, high, symbol(range.unit())}, null);
             return OptionalDouble.empty();
         }
         if (trimmed.matches(".*[a-zA-Z].*") || !range.contains(value)) {
-            errors.rejectValue(
-                    field,
-                    "entry.number.range",
-                    new Object[] {low, high, range.unit().symbol()},
-                    null);
+            errors.rejectValue(field, "entry.number.range", new Object[] {low, high, symbol(range.unit())}, null);
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
@@ -78,7 +75,7 @@ public final class Entry {
         if (range.unit() != Unit.MILLIMETRE) {
             return number(errors, field, text.replaceAll("\\s*[°g]\\s*$", ""), range);
         }
-        Object[] allowed = {bound(range.low(), lengths), bound(range.high(), lengths), lengths.symbol()};
+        Object[] allowed = {bound(range.low(), lengths), bound(range.high(), lengths), word(Say.key(lengths))};
         OptionalDouble mm = lengthMm(text, lengths);
         if (mm.isEmpty()) {
             errors.rejectValue(field, "entry.number.text", allowed, null);
@@ -148,10 +145,11 @@ public final class Entry {
      * @param earliest the first allowed moment
      * @param latest the last allowed moment
      * @param zone the zone
+     * @param say how the allowed moments are written
      * @return the moment; empty when it was refused
      */
     public static Optional<Instant> moment(
-            Errors errors, String field, String text, Instant earliest, Instant latest, ZoneId zone) {
+            Errors errors, String field, String text, Instant earliest, Instant latest, ZoneId zone, Say say) {
         try {
             Instant moment = LocalDateTime.parse(text == null ? "" : text.strip())
                     .atZone(zone)
@@ -165,7 +163,7 @@ public final class Entry {
         errors.rejectValue(
                 field,
                 "entry.moment.range",
-                new Object[] {Say.dayAndTime(earliest, zone), Say.dayAndTime(latest, zone)},
+                new Object[] {say.dayAndTime(earliest, zone), say.dayAndTime(latest, zone)},
                 null);
         return Optional.empty();
     }
@@ -195,6 +193,15 @@ public final class Entry {
         } catch (IllegalArgumentException tampered) {
             return UUID.randomUUID();
         }
+    }
+
+    /** A unit as a part of a sentence; the bundle knows its symbol. */
+    private static MessageSourceResolvable symbol(Unit unit) {
+        return word(Say.key(unit));
+    }
+
+    private static MessageSourceResolvable word(String key) {
+        return new DefaultMessageSourceResolvable(key);
     }
 
     private static String bound(double value, Unit unit) {

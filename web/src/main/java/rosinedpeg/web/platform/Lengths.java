@@ -5,22 +5,15 @@ import jakarta.servlet.http.HttpServletResponse;
 
 /** What lengths are typed and shown in. */
 public enum Lengths {
-    MM("mm", 1),
-    INCH("in", 25.4);
+    MM(1),
+    INCH(25.4);
 
     private static final DeviceChoice<Lengths> CHOICE = new DeviceChoice<>("lengths", values());
 
-    private final String symbol;
     private final double inMm;
 
-    Lengths(String symbol, double inMm) {
-        this.symbol = symbol;
+    Lengths(double inMm) {
         this.inMm = inMm;
-    }
-
-    /** {@return the unit's symbol} */
-    public String symbol() {
-        return symbol;
     }
 
     /** {@return a length in mm, in this unit} */

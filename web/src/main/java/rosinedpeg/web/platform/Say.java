@@ -7,19 +7,24 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.time.temporal.TemporalAccessor;
 import java.util.Locale;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
 
-/** Writes numbers, shares, times and durations the way the screens show them. In templates: {@code @say}. */
+/** Writes figures, shares, times and durations the way the screens show them. In templates: {@code @say}. */
 @Component("say")
 public class Say {
 
-    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEE d MMM", Locale.UK);
-    private static final DateTimeFormatter DAY_OF_YEAR = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
-    private static final DateTimeFormatter DAY_AND_TIME = DateTimeFormatter.ofPattern("EEE d MMM, HH:mm", Locale.UK);
     private static final DateTimeFormatter FIELD_TIME = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
+
+    private final Words words;
+
+    /** Writes in the language of the request. */
+    public Say(Words words) {
+        this.words = words;
+    }
 
     /** {@return a number with that many decimals, a true minus sign, and no trailing zero} */
     public static String number(double value, int decimals) {
@@ -34,41 +39,101 @@ public class Say {
         return number(share * 100, 0);
     }
 
-    /** {@return a figure with its unit, with as many decimals as it is worth: 3.4 turns, 0.12°, 61 %} */
-    public static String figure(Figure figure) {
-        if (figure.unit() == Unit.SHARE) {
-            return percent(figure.value()) + " %";
-        }
-        int decimals = Math.abs(figure.value()) < 1 ? 2 : 1;
-        String space = figure.unit() == Unit.DEGREE ? "" : " ";
-        return (number(figure.value(), decimals) + space + figure.unit().symbol()).strip();
-    }
-
-    /** {@return the same with lengths in the unit somebody chose: 33.2 mm, 1.307 in} */
-    public static String figure(Figure figure, Lengths lengths) {
-        return figure.unit() == Unit.MILLIMETRE && lengths != Lengths.MM
-                ? length(figure.value(), 1, lengths) + " " + lengths.symbol()
-                : figure(figure);
-    }
-
     /** {@return a length in the unit somebody chose, without the unit, with so many decimals where it is mm} */
     public static String length(double mm, int decimals, Lengths lengths) {
         return number(lengths.of(mm), lengths.decimals(decimals));
     }
 
+    /** {@return a share as a percentage: 71 %} */
+    public String share(double share) {
+        return in(Unit.SHARE, percent(share));
+    }
+
+    /** {@return a length: 33.2 mm} */
+    public String mm(double mm, int decimals) {
+        return in(Unit.MILLIMETRE, number(mm, decimals));
+    }
+
+    /** {@return a force: 54 N} */
+    public String newtons(double newtons, int decimals) {
+        return in(Unit.NEWTON, number(newtons, decimals));
+    }
+
+    /** {@return a mass: 23 g} */
+    public String grams(double grams, int decimals) {
+        return in(Unit.GRAM, number(grams, decimals));
+    }
+
+    /** {@return an angle: 0.7°} */
+    public String degrees(double degrees, int decimals) {
+        return in(Unit.DEGREE, number(degrees, decimals));
+    }
+
+    /** {@return a figure with its unit, with as many decimals as it is worth: 3.4 turns, 0.12°, 61 %} */
+    public String figure(Figure figure) {
+        int decimals = Math.abs(figure.value()) < 1 ? 2 : 1;
+        return figure.unit() == Unit.SHARE
+                ? share(figure.value())
+                : in(figure.unit(), number(figure.value(), decimals));
+    }
+
+    /** {@return the same with lengths in the unit somebody chose: 33.2 mm, 1.307 in} */
+    public String figure(Figure figure, Lengths lengths) {
+        return figure.unit() == Unit.MILLIMETRE && lengths != Lengths.MM
+                ? lengthIn(figure.value(), 1, lengths)
+                : figure(figure);
+    }
+
+    /** {@return a length with the unit somebody chose, with so many decimals where it is mm} */
+    public String lengthIn(double mm, int decimals, Lengths lengths) {
+        return words.say("figure", length(mm, decimals, lengths), symbol(lengths));
+    }
+
+    /** {@return a written number with its unit} */
+    public String in(Unit unit, String number) {
+        return switch (unit) {
+            case RATIO -> number;
+            case DEGREE -> words.say("figure.joined", number, symbol(unit));
+            default -> words.say("figure", number, symbol(unit));
+        };
+    }
+
+    /** {@return the symbol of a unit} */
+    public String symbol(Unit unit) {
+        return words.say(key(unit));
+    }
+
+    /** {@return the symbol of what lengths are shown in} */
+    public String symbol(Lengths lengths) {
+        return words.say(key(lengths));
+    }
+
+    static String key(Unit unit) {
+        return "unit." + unit;
+    }
+
+    static String key(Lengths lengths) {
+        return "lengths." + lengths;
+    }
+
     /** {@return the day, as Thu 3 Dec} */
-    public static String day(Instant moment, ZoneId zone) {
-        return DAY.format(moment.atZone(zone));
+    public String day(Instant moment, ZoneId zone) {
+        return date("date.day", moment.atZone(zone));
     }
 
     /** {@return the day and the time, as Thu 3 Dec, 14:00} */
-    public static String dayAndTime(Instant moment, ZoneId zone) {
-        return DAY_AND_TIME.format(moment.atZone(zone));
+    public String dayAndTime(Instant moment, ZoneId zone) {
+        return date("date.dayAndTime", moment.atZone(zone));
     }
 
     /** {@return the day with its year, as 3 Dec 2026} */
-    public static String dayOfYear(LocalDate day) {
-        return DAY_OF_YEAR.format(day);
+    public String dayOfYear(LocalDate day) {
+        return date("date.dayOfYear", day);
+    }
+
+    private String date(String pattern, TemporalAccessor moment) {
+        return DateTimeFormatter.ofPattern(words.say(pattern), Locale.forLanguageTag(words.say("language")))
+                .format(moment);
     }
 
     /** {@return the moment as a date and time field holds it} */
@@ -77,20 +142,24 @@ public class Say {
     }
 
     /** {@return a duration in its two largest parts, as 1 d 4 h, 3 h 20 min or 12 min} */
-    public static String duration(Duration duration) {
+    public String duration(Duration duration) {
         long minutes = Math.max(0, Math.round(duration.toSeconds() / 60.0));
         if (minutes < 60) {
-            return minutes + " min";
+            return words.say("duration.minutes", minutes);
         }
         long hours = minutes / 60;
         if (hours < 24) {
-            return minutes % 60 == 0 || hours >= 10 ? hours + " h" : hours + " h " + minutes % 60 + " min";
+            return minutes % 60 == 0 || hours >= 10
+                    ? words.say("duration.hours", hours)
+                    : words.say("duration.hoursAndMinutes", hours, minutes % 60);
         }
-        return hours % 24 == 0 || hours >= 24 * 7 ? hours / 24 + " d" : hours / 24 + " d " + hours % 24 + " h";
+        return hours % 24 == 0 || hours >= 24 * 7
+                ? words.say("duration.days", hours / 24)
+                : words.say("duration.daysAndHours", hours / 24, hours % 24);
     }
 
     /** {@return a number of hours, as {@link #duration(Duration)} writes it} */
-    public static String hours(double hours) {
+    public String hours(double hours) {
         return duration(Duration.ofSeconds(Math.round(hours * 3600)));
     }
 }

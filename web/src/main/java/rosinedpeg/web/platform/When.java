@@ -11,9 +11,11 @@ import org.springframework.stereotype.Component;
 public class When {
 
     private final Clock clock;
+    private final Say say;
 
-    When(Clock clock) {
+    When(Clock clock, Say say) {
         this.clock = clock;
+        this.say = say;
     }
 
     /** {@return how many days it is until that day, 0 today} */
@@ -24,6 +26,6 @@ public class When {
 
     /** {@return the day with its year} */
     public String day(Instant moment, ZoneId zone) {
-        return Say.dayOfYear(moment.atZone(zone).toLocalDate());
+        return say.dayOfYear(moment.atZone(zone).toLocalDate());
     }
 }

@@ -12,7 +12,8 @@ public class Words {
 
     private final MessageSource messages;
 
-    Words(MessageSource messages) {
+    /** Looks them up in this source. */
+    public Words(MessageSource messages) {
         this.messages = messages;
     }
 

@@ -19,10 +19,12 @@ import rosinedpeg.web.settling.SettlingString;
 class RackWords {
 
     private final Words words;
+    private final Say say;
     private final Clock clock;
 
-    RackWords(Words words, Clock clock) {
+    RackWords(Words words, Say say, Clock clock) {
         this.words = words;
+        this.say = say;
         this.clock = clock;
     }
 
@@ -79,7 +81,7 @@ class RackWords {
             case SETTLING ->
                 words.say(
                         key,
-                        Say.dayAndTime(
+                        say.dayAndTime(
                                 row.settling().stream()
                                         .map(s -> s.steadyAt(Steadiness.CONCERT))
                                         .max(Comparator.naturalOrder())
@@ -88,13 +90,13 @@ class RackWords {
             case SOON ->
                 words.say(
                         key,
-                        Say.day(string.dueAt(clock.instant()), zone),
+                        say.day(string.dueAt(clock.instant()), zone),
                         Say.number(row.instrument().hoursPerWeek(), 1));
             case GOOD -> {
                 StringOn next = row.instrument().strings().stream()
                         .min(Comparator.comparingDouble(StringOn::monthsLeft))
                         .orElseThrow();
-                yield words.say(key, next.position(), Say.day(next.dueAt(clock.instant()), zone));
+                yield words.say(key, next.position(), say.day(next.dueAt(clock.instant()), zone));
             }
             case CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> words.say(key);
         };

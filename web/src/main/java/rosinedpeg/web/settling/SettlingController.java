@@ -31,12 +31,14 @@ class SettlingController {
     private final Settlings settlings;
     private final Instruments instruments;
     private final Diary diary;
+    private final Say say;
     private final Clock clock;
 
-    SettlingController(Settlings settlings, Instruments instruments, Diary diary, Clock clock) {
+    SettlingController(Settlings settlings, Instruments instruments, Diary diary, Say say, Clock clock) {
         this.settlings = settlings;
         this.instruments = instruments;
         this.diary = diary;
+        this.say = say;
         this.clock = clock;
     }
 
@@ -77,7 +79,8 @@ class SettlingController {
                 form.getReadAt(),
                 string.fittedAt().minusSeconds(60),
                 clock.instant().plusSeconds(60),
-                CurrentWorkshop.zone());
+                CurrentWorkshop.zone(),
+                say);
         if (cents.isEmpty() || at.isEmpty()) {
             return show(fittedId, model);
         }

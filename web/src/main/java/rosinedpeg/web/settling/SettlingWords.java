@@ -12,10 +12,12 @@ import rosinedpeg.web.platform.Words;
 class SettlingWords {
 
     private final Words words;
+    private final Say say;
     private final Clock clock;
 
-    SettlingWords(Words words, Clock clock) {
+    SettlingWords(Words words, Say say, Clock clock) {
         this.words = words;
+        this.say = say;
         this.clock = clock;
     }
 
@@ -25,7 +27,7 @@ class SettlingWords {
                 ? words.say(
                         "settling.heading.settling",
                         string.position(),
-                        Say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone))
+                        say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone))
                 : words.say("settling.heading.steady", string.position());
     }
 
@@ -35,7 +37,7 @@ class SettlingWords {
                 "settling.chart.desc",
                 string.position(),
                 Say.number(string.forecast().totalCents(), 0),
-                Say.dayAndTime(string.steadyAt(Steadiness.REHEARSAL), zone),
-                Say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone));
+                say.dayAndTime(string.steadyAt(Steadiness.REHEARSAL), zone),
+                say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone));
     }
 }

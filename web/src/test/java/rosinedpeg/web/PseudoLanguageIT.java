@@ -1,0 +1,277 @@
+package rosinedpeg.web;
+
+import static java.util.stream.Collectors.joining;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Properties;
+import java.util.Set;
+import java.util.UUID;
+import java.util.regex.MatchResult;
+import java.util.regex.Pattern;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.TextNode;
+import org.jsoup.select.NodeTraversor;
+import org.jsoup.select.NodeVisitor;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/**
+ * No visible word stands outside the message bundle: in a made-up language, which has the bundle's words in Greek
+ * letters, no page shows a Latin word but what people have entered.
+ */
+@AutoConfigureMockMvc
+class PseudoLanguageIT extends RunningApplication {
+
+    private static final Locale MADE_UP = Locale.forLanguageTag("el");
+    private static final String GREEK = "αβψδεφγηιξκλμνοπθρστυωςχύζ";
+    private static final List<String> READ_OUT = List.of("aria-label", "title", "placeholder", "alt", "content");
+    private static final Pattern LATIN = Pattern.compile("[\\p{IsLatin}&&[^ªº]]+");
+    /** Strings, notes and the keys of the keyboard that are one letter. */
+    private static final Pattern NO_WORD = Pattern.compile("[IV]+|[A-Z]");
+
+    private static final Pattern ID = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
+    private static final int ALIKE = 4;
+
+    @Autowired
+    MockMvcTester mvc;
+
+    @Autowired
+    Benches benches;
+
+    @Autowired
+    Instruments instruments;
+
+    @BeforeAll
+    static void translate() throws Exception {
+        Properties english = new Properties();
+        try (InputStream in = PseudoLanguageIT.class.getResourceAsStream("/messages.properties")) {
+            english.load(new InputStreamReader(in, StandardCharsets.UTF_8));
+        }
+        Properties madeUp = new Properties();
+        english.forEach((key, text) -> {
+            if (!key.toString().startsWith("date.")) {
+                madeUp.put(key, translated(text.toString()));
+            }
+        });
+        madeUp.put("language", MADE_UP.toLanguageTag());
+        try (Writer out = Files.newBufferedWriter(Path.of("target/test-classes/messages_el.properties"))) {
+            madeUp.store(out, null);
+        }
+    }
+
+    /** In Greek letters, but for what stands in braces: of a choice only its conditions are left as they are. */
+    private static String translated(String text) {
+        StringBuilder translated = new StringBuilder();
+        int braces = 0;
+        boolean choice = false;
+        boolean words = true;
+        for (int i = 0; i < text.length(); i++) {
+            char letter = text.charAt(i);
+            if (letter == '{') {
+                choice = braces == 0 ? text.startsWith(",choice,", i + 2) : choice;
+                braces++;
+                words = false;
+            } else if (letter == '}') {
+                braces--;
+                words = braces == 0 || choice;
+            } else if (choice && braces == 1 && (letter == '#' || letter == '<')) {
+                words = true;
+            } else if (choice && braces == 1 && letter == '|') {
+                words = false;
+            }
+            translated.append(words ? greek(letter) : letter);
+        }
+        return translated.toString();
+    }
+
+    private static char greek(char letter) {
+        int small = Character.toLowerCase(letter) - 'a';
+        if (small < 0 || small >= GREEK.length()) {
+            return letter;
+        }
+        return Character.isUpperCase(letter) ? Character.toUpperCase(GREEK.charAt(small)) : GREEK.charAt(small);
+    }
+
+    @Test
+    void noPageShowsAWordThatIsNotInTheBundle() throws Exception {
+        List<String> data = data();
+        Map<String, Integer> seen = new HashMap<>();
+        Set<String> known = new LinkedHashSet<>(Set.of("/", "/sign-in", "/error", "/instruments/" + UUID.randomUUID()));
+        Deque<String> ahead = new ArrayDeque<>(known);
+        List<String> words = new ArrayList<>();
+        while (!ahead.isEmpty()) {
+            String address = ahead.pop();
+            MvcTestResult answer = mvc.get()
+                    .uri(java.net.URI.create(address))
+                    .locale(MADE_UP)
+                    .with(user(account("keeper")))
+                    .exchange();
+            String type = answer.getResponse().getContentType();
+            if (type == null || !type.startsWith("text/html")) {
+                continue;
+            }
+            Document page = Jsoup.parse(answer.getResponse().getContentAsString());
+            latin(page, data).forEach(word -> words.add(address + ": " + word));
+            for (Element link : page.select("a[href^=/]")) {
+                String to = link.attr("href");
+                String pattern = ID.matcher(to).replaceAll("id");
+                if (known.add(to) && seen.merge(pattern, 1, Integer::sum) <= ALIKE) {
+                    ahead.add(to);
+                }
+            }
+        }
+        assertThat(words).isEmpty();
+        assertThat(seen.keySet()).as("pages that were found").hasSizeGreaterThan(60);
+    }
+
+    @Test
+    void noStepOfARunDoesEither() throws Exception {
+        List<String> data = data();
+        UUID cello = instrument("Pit 8 cello");
+        UUID run = CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> {
+            Instrument instrument = instruments.get(cello);
+            var on = instrument.string(Position.II).orElseThrow();
+            return benches.start(
+                    cello,
+                    ChangePlanner.plan(ChangeRequest.usual(
+                            instrument.setUp(),
+                            instrument.specs(),
+                            Map.of(Position.II, on.kind().spec()))),
+                    Map.of(Position.II, on.kind().id()),
+                    Reason.WORN,
+                    true);
+        });
+        List<String> words = new ArrayList<>();
+        Document page = bench(run);
+        for (int steps = 0; steps < 80 && page.selectFirst("button[data-key=next]") != null; steps++) {
+            latin(page, data).forEach(words::add);
+            if (steps == 3) {
+                page = press(page.selectFirst("button[name=mishap][value=GROOVE_SNAGS]"), run, "string", "II");
+            } else {
+                Element reading = page.selectFirst("input[name=cents]");
+                if (reading != null) {
+                    latin(press(reading, run, "cents", "9000"), data).forEach(words::add);
+                }
+                page = press(page.selectFirst("button[data-key=next]"), run, "", "");
+            }
+        }
+        latin(page, data).forEach(words::add);
+        assertThat(words).isEmpty();
+        assertThat(page.select(".bench-work h1").text()).as("the run is over").contains("II");
+    }
+
+    private Document bench(UUID run) throws Exception {
+        return Jsoup.parse(mvc.get()
+                .uri("/bench/" + run)
+                .locale(MADE_UP)
+                .with(user(account("bench")))
+                .exchange()
+                .getResponse()
+                .getContentAsString());
+    }
+
+    /** Sends the form a button or field stands in. */
+    private Document press(Element inForm, UUID run, String field, String value) throws Exception {
+        Element form = inForm.closest("form");
+        var post = mvc.post()
+                .uri(form.attr("action"))
+                .locale(MADE_UP)
+                .with(user(account("bench")))
+                .with(csrf());
+        for (Element hidden : form.select("input[type=hidden]")) {
+            post = post.param(hidden.attr("name"), hidden.val());
+        }
+        if (inForm.hasAttr("value")
+                && !inForm.attr("name").isEmpty()
+                && inForm.normalName().equals("button")) {
+            post = post.param(inForm.attr("name"), inForm.val());
+        }
+        MvcTestResult answer = (field.isEmpty() ? post : post.param(field, value)).exchange();
+        return answer.getResponse().getStatus() == 200
+                ? Jsoup.parse(answer.getResponse().getContentAsString())
+                : bench(run);
+    }
+
+    /** What people have entered, the longest first. */
+    private List<String> data() {
+        List<String> data = new ArrayList<>(List.of("Rosined", "Peg", PASSWORD));
+        for (String column : List.of(
+                "workshop.name",
+                "account.name",
+                "account.sign_in",
+                "instrument.name",
+                "string_kind.maker",
+                "string_kind.line",
+                "occasion.name",
+                "instrument_note.text")) {
+            String table = column.substring(0, column.indexOf('.'));
+            data.addAll(database.sql("select distinct " + column + " from " + table)
+                    .query(String.class)
+                    .list());
+        }
+        data.sort(Comparator.comparing(String::length).reversed());
+        return data;
+    }
+
+    /** The Latin words a page shows or reads out, with what they stand in. */
+    private static List<String> latin(Document page, List<String> data) {
+        List<String> texts = new ArrayList<>();
+        NodeTraversor.traverse(
+                (NodeVisitor) (node, depth) -> {
+                    if (node instanceof TextNode text && !text.isBlank()) {
+                        texts.add(text.text());
+                    } else if (node instanceof Element element
+                            && !element.normalName().equals("meta")) {
+                        READ_OUT.stream().map(element::attr).forEach(texts::add);
+                    }
+                },
+                page);
+        List<String> latin = new ArrayList<>();
+        for (String text : texts) {
+            String rest = text;
+            for (String entered : data) {
+                rest = rest.replace(entered, "");
+            }
+            String words = LATIN.matcher(rest)
+                    .results()
+                    .map(MatchResult::group)
+                    .filter(word -> !NO_WORD.matcher(word).matches())
+                    .collect(joining(" "));
+            if (!words.isEmpty()) {
+                latin.add(words + " (" + text.strip() + ")");
+            }
+        }
+        return latin;
+    }
+}
