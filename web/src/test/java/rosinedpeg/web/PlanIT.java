@@ -4,8 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.net.URI;
 import java.util.UUID;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -85,6 +92,33 @@ class PlanIT extends RunningApplication {
                 .contains("Packets, in the order they go on", "Least on the post: ", "Put away and record");
         assertThat(page(newcomer, plan.replaceAll("/plan.*", "/plan/card?off=ONE_AT_A_TIME")))
                 .contains("Choose at least one string.");
+    }
+
+    /** Whatever the plan, on one sheet, with every step on it, and nothing in a typeface that a printer may not have. */
+    @ParameterizedTest
+    @CsvSource({
+        "Pit 2 violin, plan/card.pdf?strings=II, Put away and record",
+        "'Pit 4 violin, five strings', plan/card.pdf?strings=I&strings=II&strings=III&strings=IV&strings=V, Bring V up to C",
+        "Pit 11 bass, plan/card.pdf?strings=I&strings=II&strings=III&strings=IV&spareTip=TRIMMED_BEFORE_FITTING,"
+                + " Draw the ball of I up",
+        "Pit 9 cello, work/card.pdf?kind=TAILPIECE_CHANGE, Set the tail cord"
+    })
+    void theBenchCardIsOneSheetOfPaper(String name, String card, String step) throws Exception {
+        MvcTestResult result = mvc.get()
+                .uri(URI.create("/instruments/" + instrument(name) + "/" + card))
+                .with(user(account("bench")))
+                .exchange();
+        assertThat(result).hasStatus(200).hasContentType("application/pdf");
+        try (PDDocument pdf = Loader.loadPDF(result.getResponse().getContentAsByteArray())) {
+            assertThat(pdf.getNumberOfPages()).isOne();
+            String text = new PDFTextStripper().getText(pdf);
+            assertThat(text).contains(name, step, "Glasses on");
+            for (COSName font : pdf.getPage(0).getResources().getFontNames()) {
+                assertThat(pdf.getPage(0).getResources().getFont(font).isEmbedded())
+                        .as(font.getName())
+                        .isTrue();
+            }
+        }
     }
 
     /** A link that names a string starts as a plan without one does: with what lies over its peg. */

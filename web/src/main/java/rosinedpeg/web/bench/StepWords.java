@@ -1,6 +1,7 @@
 package rosinedpeg.web.bench;
 
 import java.util.List;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
@@ -18,10 +19,20 @@ import rosinedpeg.web.platform.Words;
 @Component("steps")
 public class StepWords {
 
-    private final Words words;
+    private static final List<StepFigure> ON_CARD = List.of(
+            StepFigure.TIP,
+            StepFigure.TRIM,
+            StepFigure.TURNS,
+            StepFigure.HALF_TURNS,
+            StepFigure.CRANK_TURNS,
+            StepFigure.TENSION);
 
-    StepWords(Words words) {
+    private final Words words;
+    private final Say say;
+
+    StepWords(Words words, Say say) {
         this.words = words;
+        this.say = say;
     }
 
     /** {@return what is to be done, in a few words} */
@@ -67,6 +78,17 @@ public class StepWords {
     public String string(Position position, ChangePlan plan) {
         return words.say(
                 "string.named", position, plan.setUp().openString(position).letter());
+    }
+
+    /** {@return the figures of a step that are wanted at the bench without a screen, each with a dot before it} */
+    public String onCard(Step step) {
+        return ON_CARD.stream()
+                .filter(step.figures()::containsKey)
+                .map(figure -> words.say(
+                        "card.figure",
+                        words.say("stepFigure." + figure),
+                        say.figure(step.figures().get(figure))))
+                .collect(Collectors.joining());
     }
 
     /** {@return several strings, as II and III} */

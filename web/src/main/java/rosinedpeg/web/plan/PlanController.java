@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -46,6 +47,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Say;
 
 /** Plans a change and takes it to the bench. */
@@ -57,15 +59,25 @@ class PlanController {
     private final Start start;
     private final Diary diary;
     private final Habits habits;
+    private final BenchCard card;
     private final Say say;
     private final Clock clock;
 
-    PlanController(StringKinds kinds, Benches benches, Start start, Diary diary, Habits habits, Say say, Clock clock) {
+    PlanController(
+            StringKinds kinds,
+            Benches benches,
+            Start start,
+            Diary diary,
+            Habits habits,
+            BenchCard card,
+            Say say,
+            Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
         this.start = start;
         this.diary = diary;
         this.habits = habits;
+        this.card = card;
         this.say = say;
         this.clock = clock;
     }
@@ -99,7 +111,22 @@ class PlanController {
         begin(instrument, form, request);
         show(instrument, form, result, model);
         model.addAttribute("now", clock.instant());
+        model.addAttribute("pdf", BenchCard.address(request));
         return "plan/card";
+    }
+
+    /** The same as a PDF. */
+    @GetMapping("/instruments/{id}/plan/card.pdf")
+    ResponseEntity<byte[]> pdf(
+            @PathVariable UUID id,
+            @ModelAttribute("form") PlanForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        Instrument instrument = start.plannable(id);
+        begin(instrument, form, request);
+        ChangePlan plan = show(instrument, form, result, model).orElseThrow(() -> new NotFoundException("no plan"));
+        return card.of(instrument, plan, model.asMap());
     }
 
     @PostMapping("/instruments/{id}/plan")
@@ -164,6 +191,7 @@ class PlanController {
         model.addAttribute("pegConditions", PegCondition.values());
         boolean bass = instrument.setUp().family() == Family.BASS;
         model.addAttribute("bass", bass);
+        model.addAttribute("cardAddress", "/instruments/" + instrument.id() + "/plan/card");
         model.addAttribute("friction", instrument.setUp().pegKind().holdsByFriction());
         model.addAttribute("offs", Schools.Off.values());
         model.addAttribute("begins", Schools.Begin.values());

@@ -1,6 +1,7 @@
 package rosinedpeg.web.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -8,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -41,11 +43,15 @@ class WorkController {
     private final StringKinds kinds;
     private final Benches benches;
     private final Start start;
+    private final BenchCard card;
+    private final Clock clock;
 
-    WorkController(StringKinds kinds, Benches benches, Start start) {
+    WorkController(StringKinds kinds, Benches benches, Start start, BenchCard card, Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
         this.start = start;
+        this.card = card;
+        this.clock = clock;
     }
 
     @GetMapping("/instruments/{id}/work")
@@ -61,6 +67,29 @@ class WorkController {
         }
         show(start.plannable(id), form, result, model);
         return Htmx.asks(request) ? "plan/work :: work" : "plan/work";
+    }
+
+    /** The plan on one sheet of paper. */
+    @GetMapping("/instruments/{id}/work/card")
+    String card(
+            @PathVariable UUID id,
+            @ModelAttribute("form") WorkForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        show(start.plannable(id), form, result, model);
+        model.addAttribute("now", clock.instant());
+        model.addAttribute("pdf", BenchCard.address(request));
+        return "plan/card";
+    }
+
+    /** The same as a PDF. */
+    @GetMapping("/instruments/{id}/work/card.pdf")
+    ResponseEntity<byte[]> pdf(
+            @PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
+        Instrument instrument = start.plannable(id);
+        ChangePlan plan = show(instrument, form, result, model).orElseThrow(() -> new NotFoundException("no plan"));
+        return card.of(instrument, plan, model.asMap());
     }
 
     @PostMapping("/instruments/{id}/work")
@@ -107,6 +136,7 @@ class WorkController {
         model.addAttribute("treatments", Schools.Treatment.values());
         model.addAttribute("raisings", Schools.Raising.values());
         model.addAttribute("fits", List.of());
+        model.addAttribute("cardAddress", "/instruments/" + instrument.id() + "/work/card");
         Optional<ChangePlan> plan = plan(instrument, form, offered, result, model);
         plan.ifPresent(there -> {
             model.addAttribute("plan", there);

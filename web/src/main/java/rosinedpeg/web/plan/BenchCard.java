@@ -1,0 +1,157 @@
+package rosinedpeg.web.plan;
+
+import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
+import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
+import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import jakarta.servlet.http.HttpServletRequest;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.context.ApplicationContext;
+import org.springframework.context.i18n.LocaleContextHolder;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Component;
+import org.thymeleaf.context.Context;
+import org.thymeleaf.spring6.SpringTemplateEngine;
+import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.web.instrument.Instrument;
+
+/** Sets a plan on one sheet of A4 paper, as a PDF that prints the same everywhere. */
+@Component
+class BenchCard {
+
+    /** The ways to set it, roomy ones first: the first whose sheet is not overfull is taken. */
+    private static final List<Setting> SETTINGS = List.of(
+            new Setting(1, 11.5),
+            new Setting(1, 10.5),
+            new Setting(1, 9.5),
+            new Setting(1, 8.8),
+            new Setting(2, 8.8),
+            new Setting(2, 8),
+            new Setting(2, 7.2),
+            new Setting(2, 6.5));
+
+    private final SpringTemplateEngine templates;
+    private final ApplicationContext beans;
+    private final Clock clock;
+
+    BenchCard(SpringTemplateEngine templates, ApplicationContext beans, Clock clock) {
+        this.templates = templates;
+        this.beans = beans;
+        this.clock = clock;
+    }
+
+    private record Setting(int columns, double sizePt) {
+        boolean last() {
+            return equals(SETTINGS.get(SETTINGS.size() - 1));
+        }
+    }
+
+    /**
+     * Makes the card.
+     *
+     * @param instrument the instrument, which the file is named after
+     * @param plan its plan
+     * @param model what the card's page shows: packets, the day
+     * @return the answer to a request for it
+     */
+    ResponseEntity<byte[]> of(Instrument instrument, ChangePlan plan, Map<String, Object> model) {
+        for (Setting setting : SETTINGS) {
+            Context context = new Context(LocaleContextHolder.getLocale(), model);
+            context.setVariable(
+                    ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
+                    new ThymeleafEvaluationContext(beans, null));
+            context.setVariable("now", clock.instant());
+            context.setVariable("size", setting.sizePt());
+            context.setVariable("columns", columns(plan.steps(), setting.columns()));
+            Optional<byte[]> set = set(templates.process("plan/sheet", context), setting.last());
+            if (set.isPresent()) {
+                return answer(instrument, set.get());
+            }
+        }
+        throw new IllegalStateException("the last setting is always taken");
+    }
+
+    /** {@return where the PDF of the card that is asked for is} */
+    static String address(HttpServletRequest card) {
+        return card.getRequestURI() + ".pdf" + (card.getQueryString() == null ? "" : "?" + card.getQueryString());
+    }
+
+    private static ResponseEntity<byte[]> answer(Instrument instrument, byte[] sheet) {
+        return ResponseEntity.ok()
+                .contentType(MediaType.APPLICATION_PDF)
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(
+                                        instrument.name().replaceAll("[^\\p{L}\\p{N}]+", "-") + ".pdf",
+                                        StandardCharsets.UTF_8)
+                                .build()
+                                .toString())
+                .body(sheet);
+    }
+
+    /** The PDF; empty when it takes more than one sheet and that is not allowed. */
+    private static Optional<byte[]> set(String html, boolean onSeveralSheets) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        try (PdfBoxRenderer renderer = renderer(html, out)) {
+            renderer.layout();
+            if (renderer.getRootBox().getLayer().getPages().size() > 1 && !onSeveralSheets) {
+                return Optional.empty();
+            }
+            renderer.createPDF();
+            return Optional.of(out.toByteArray());
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static PdfBoxRenderer renderer(String html, OutputStream out) {
+        PdfRendererBuilder builder = new PdfRendererBuilder();
+        builder.useFont(
+                () -> font("fraunces/600SemiBold/Fraunces_600SemiBold"), "Fraunces", 600, FontStyle.NORMAL, true);
+        builder.useFont(
+                () -> font("atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular"),
+                "Atkinson Hyperlegible Next",
+                400,
+                FontStyle.NORMAL,
+                true);
+        builder.useFont(
+                () -> font("atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold"),
+                "Atkinson Hyperlegible Next",
+                700,
+                FontStyle.NORMAL,
+                true);
+        // Nothing on the card comes from elsewhere, and nothing may.
+        builder.useUriResolver((base, address) -> null);
+        builder.withHtmlContent(html, null);
+        builder.toStream(out);
+        return builder.buildPdfRenderer();
+    }
+
+    private static InputStream font(String name) {
+        try {
+            return new ClassPathResource("fonts/" + name + ".ttf").getInputStream();
+        } catch (IOException missing) {
+            throw new UncheckedIOException(missing);
+        }
+    }
+
+    private static List<List<Step>> columns(List<Step> steps, int columns) {
+        int half = columns == 1 ? steps.size() : (steps.size() + 1) / 2;
+        return columns == 1 ? List.of(steps) : List.of(steps.subList(0, half), steps.subList(half, steps.size()));
+    }
+}
