@@ -23,6 +23,7 @@ import rosinedpeg.core.bridge.StuckShare;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.Obstacle;
 import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.load.FeetLoad;
 import rosinedpeg.core.load.StringLoad;
@@ -76,7 +77,10 @@ class ArithmeticDocumentTest {
             Map.entry("floorClearanceMm", ArithmeticDocumentTest::floorClearanceMm),
             Map.entry(
                     "stuckShare",
-                    a -> StuckShare.learn(a[0], List.of(new StuckShare.Observation(new Lean(a[1]), a[2])))
+                    a -> StuckShare.learned(
+                                    a[0],
+                                    StuckShare.add(
+                                            Evidence.NONE, List.of(new StuckShare.Observation(new Lean(a[1]), a[2]))))
                             .value()),
             Map.entry(
                     "learnedCoupling",

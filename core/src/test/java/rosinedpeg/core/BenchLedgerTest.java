@@ -21,10 +21,10 @@ import org.junit.jupiter.api.Test;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Particulars;
 import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
@@ -133,7 +133,7 @@ class BenchLedgerTest {
     @Test
     void roundsFromSlackCarryWhatTheyAreRaisedTo() {
         ChangePlan plan =
-                new RepairPlanner(Examples.VIOLIN, Examples.violinSet(), Schools.USUAL, LoadBands.USUAL).bridgeDown();
+                new RepairPlanner(Examples.VIOLIN, Examples.violinSet(), Schools.USUAL, Particulars.USUAL).bridgeDown();
         List<BenchEvent> ledger = new ArrayList<>();
         assertThat(BenchLedger.fold(plan, ledger).shares().treble())
                 .as("the bridge is down")

@@ -23,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pitch.Pitch;
@@ -31,7 +32,9 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Particulars;
 import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
@@ -85,6 +88,49 @@ class ChangePlannerTest {
                 .orElseThrow();
         assertThat(letDown.sharesAfter().treble()).isCloseTo(trebleShare, within(0.015));
         assertThat(letDown.bandAfter()).isEqualTo(band);
+    }
+
+    /** A steel I is guarded, by one of the two, and its tube is seated again whenever I has moved. */
+    @ParameterizedTest
+    @CsvSource({
+        "NONE, I, SLIDE_TUBE_ON, SEAT_TUBE",
+        "TUBE, I, SLIDE_TUBE_ON, SEAT_TUBE",
+        "PARCHMENT, I, TAKE_TUBE_OFF, LOOK_AT_PARCHMENT",
+        "TUBE, II, , ",
+        "NONE, II, , "
+    })
+    void theGrooveOfTheFirstIsGuarded(Guard guard, Position position, StepKind before, StepKind after) {
+        Set<StepKind> guarding =
+                Set.of(StepKind.SLIDE_TUBE_ON, StepKind.TAKE_TUBE_OFF, StepKind.SEAT_TUBE, StepKind.LOOK_AT_PARCHMENT);
+        ChangeRequest request = Examples.request(Schools.USUAL, Set.of(position), Map.of());
+        List<StepKind> kinds = kinds(ChangePlanner.plan(request.on(Particulars.USUAL.with(guard))));
+        if (before == null) {
+            assertThat(kinds).doesNotContainAnyElementsOf(guarding);
+        } else {
+            assertThat(kinds.stream().filter(guarding::contains)).containsExactly(before, after);
+            assertThat(kinds).containsSubsequence(StepKind.GRAPHITE, before, StepKind.BRING_UP, after, StepKind.RECORD);
+        }
+        SetUp bass = Examples.instrument(Family.BASS);
+        assertThat(kinds(ChangePlanner.plan(
+                        ChangeRequest.usual(bass, Examples.set(bass), Map.of(I, Examples.string(bass, I))))))
+                .as("a bass needs none")
+                .doesNotContainAnyElementsOf(guarding);
+    }
+
+    @Test
+    void aFullServiceSeesToTunersAndBodyToo() {
+        ChangeRequest request = Examples.request(Schools.USUAL, Set.of(I, II, III, IV), Map.of());
+        ChangePlan change = ChangePlanner.plan(request);
+        ChangePlan service = ChangePlanner.plan(request.asService(true));
+        assertThat(service.kind()).isEqualTo(PlanKind.SERVICE);
+        assertThat(service.order()).isEqualTo(change.order());
+        assertThat(service.leastTreble()).isEqualTo(change.leastTreble());
+        List<StepKind> more = new ArrayList<>(kinds(service));
+        kinds(change).forEach(more::remove);
+        assertThat(more)
+                .as("only I has a fine tuner")
+                .containsExactly(StepKind.SERVICE_FINE_TUNER, StepKind.CLEAN_BODY);
+        assertThat(kinds(service)).endsWith(StepKind.CLEAN_BODY, StepKind.RECORD);
     }
 
     @Test
@@ -287,7 +333,7 @@ class ChangePlannerTest {
         Schools backwards = Schools.USUAL.with(Schools.Stance.HAIR_BACKWARDS, Schools.Raising.EQUAL_ROUNDS);
         for (Step step : ChangePlanner.plan(Examples.request(backwards, Set.of(I), Map.of()))
                 .steps()) {
-            boolean readsGap = step.kind().readings().contains(Reading.GAP);
+            boolean readsGap = step.kind().readings().contains(Reading.GAP) && step.kind() != StepKind.GRAPHITE;
             assertThat(step.figures().containsKey(StepFigure.GAP_TO_AIM_FOR)).isEqualTo(readsGap);
             if (readsGap) {
                 assertThat(step.figures().get(StepFigure.GAP_TO_AIM_FOR).value())
@@ -301,7 +347,7 @@ class ChangePlannerTest {
     void aLoosePostAsksForMore() {
         ChangeRequest request = Examples.request(Schools.USUAL, Set.of(I), Map.of());
         assertThat(ChangePlanner.plan(request).refused()).isFalse();
-        assertThat(ChangePlanner.plan(request.within(new LoadBands(0.8, 0.6, 0.4)))
+        assertThat(ChangePlanner.plan(request.on(Particulars.USUAL.within(new LoadBands(0.8, 0.6, 0.4))))
                         .refused())
                 .isTrue();
     }

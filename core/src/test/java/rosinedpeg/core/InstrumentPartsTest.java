@@ -26,6 +26,7 @@ import rosinedpeg.core.bridge.BridgePlace;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.StuckShare;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
@@ -236,9 +237,13 @@ class InstrumentPartsTest {
         for (double full = 0.3; full < 3; full += 0.3) {
             seen.add(new StuckShare.Observation(new Lean(full), full * truth));
         }
-        assertThat(StuckShare.learn(Drag.DRY, seen).value()).isCloseTo(truth, within(0.01));
-        assertThat(StuckShare.learn(Drag.DRY, seen).origin()).isEqualTo(Origin.LEARNED);
-        assertThat(StuckShare.learn(Drag.DRY, List.of())).isEqualTo(Figure.byDefault(0.5, Unit.SHARE));
+        assertThat(StuckShare.learned(Drag.DRY, StuckShare.add(Evidence.NONE, seen))
+                        .value())
+                .isCloseTo(truth, within(0.01));
+        assertThat(StuckShare.learned(Drag.DRY, StuckShare.add(Evidence.NONE, seen))
+                        .origin())
+                .isEqualTo(Origin.LEARNED);
+        assertThat(StuckShare.learned(Drag.DRY, Evidence.NONE)).isEqualTo(Figure.byDefault(0.5, Unit.SHARE));
     }
 
     @ParameterizedTest

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import net.jqwik.api.Arbitraries;
@@ -17,17 +18,18 @@ import net.jqwik.api.Provide;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.causes.BreakPlace;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Mishap.Kind;
 import rosinedpeg.core.plan.MishapPlanner;
+import rosinedpeg.core.plan.Particulars;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.plan.Schools;
@@ -97,7 +99,7 @@ class MishapTest {
 
     private static ChangePlan repair(Family family, int which) {
         SetUp setUp = Examples.instrument(family);
-        RepairPlanner planner = new RepairPlanner(setUp, Examples.set(setUp), Schools.usual(family), LoadBands.USUAL);
+        RepairPlanner planner = new RepairPlanner(setUp, Examples.set(setUp), Schools.usual(family), Particulars.USUAL);
         return switch (which) {
             case 0 -> planner.bridgeDown();
             case 1 -> planner.tailpieceChange();
@@ -168,6 +170,59 @@ class MishapTest {
         }
         assertThat(MishapPlanner.refers(slips, 2)).isTrue();
         assertThat(MishapPlanner.refers(slips, 1)).isFalse();
+    }
+
+    /** A peg that stays stuck: its string keeps what is on it, and the work goes on without. */
+    @Test
+    void aStringWhosePegStaysStuckIsLeftOut() {
+        SetUp setUp = Examples.instrument(Family.VIOLIN);
+        Map<Position, StringSpec> set = Examples.set(setUp);
+        Run run = new Run(ChangePlanner.plan(ChangeRequest.usual(
+                setUp, set, Map.of(Position.I, set.get(Position.I), Position.III, set.get(Position.III)))));
+        Position first = run.plan.order().get(0);
+        Position second = run.plan.order().get(1);
+        run.pressTo(StepKind.LET_DOWN, first);
+        Mishap stuck = Mishap.of(Kind.PEG_STUCK, first);
+        run.goesWrong(stuck);
+        run.press();
+        assertThat(run.state().now().orElseThrow().kind()).isEqualTo(StepKind.LET_DOWN);
+        run.goesWrong(stuck);
+        assertThat(run.state().now().orElseThrow().kind()).isEqualTo(StepKind.LEAVE_TO_REPAIRER);
+        run.press();
+        while (!run.state().over()) {
+            assertThat(run.state().now().orElseThrow().position()).isNotEqualTo(first);
+            assertThat(run.state().tensionsN().get(first)).isPositive();
+            run.press();
+        }
+        assertThat(run.state().changed()).containsExactly(second);
+        assertThat(run.state().missing()).isEmpty();
+        assertThat(run.state().shares().treble()).isCloseTo(1, within(1e-9));
+    }
+
+    /** It is off when its peg sticks: no other string is begun, and its place stays empty. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void noOtherStringIsBegunWhileOneIsOffForGood(Family family) {
+        SetUp setUp = Examples.instrument(family);
+        Map<Position, StringSpec> set = Examples.set(setUp);
+        Run run = new Run(ChangePlanner.plan(ChangeRequest.usual(setUp, set, set)));
+        Position first = run.plan.order().get(0);
+        run.pressTo(StepKind.GRAPHITE, first);
+        run.goesWrong(Mishap.of(Kind.PEG_STUCK, first));
+        run.goesWrong(Mishap.of(Kind.PEG_STUCK, first));
+        double least = 1;
+        while (!run.state().over()) {
+            run.press();
+            least = Math.min(least, run.state().shares().treble());
+        }
+        BenchState end = run.state();
+        assertThat(end.missing()).containsExactly(first);
+        assertThat(least).as("never less than with that one off").isGreaterThanOrEqualTo(0.15);
+        end.plan().setUp().positions().stream()
+                .filter(position -> position != first)
+                .forEach(position -> assertThat(end.tensionsN().get(position))
+                        .as(position + " carries its tension")
+                        .isCloseTo(setUp.tensionN(set.get(position)), within(1e-6)));
     }
 
     @Test
@@ -244,7 +299,10 @@ class MishapTest {
         BenchState end = run.state();
         boolean fell = end.mishaps().stream().anyMatch(mishap -> mishap.kind() == Kind.POST_RATTLES);
         boolean read = run.ledger.stream().anyMatch(BenchEvent.PitchRead.class::isInstance);
-        if (!fell && !read) {
+        boolean leftOut = end.mishaps().stream()
+                .filter(mishap -> mishap.kind() == Kind.PEG_STUCK)
+                .anyMatch(mishap -> Collections.frequency(end.mishaps(), mishap) > 1);
+        if (!fell && !read && !leftOut) {
             end.plan()
                     .tensionsAfterN()
                     .forEach((position, tensionN) -> assertThat(end.tensionsN().get(position))

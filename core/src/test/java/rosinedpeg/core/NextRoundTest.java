@@ -12,12 +12,22 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.bridge.Drag;
+import rosinedpeg.core.bridge.StuckShare;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.NextRound;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -89,11 +99,11 @@ class NextRoundTest {
         }
         List<Coupling.Observation> seen = Learned.sinkings(setUp, set, ledger);
         assertThat(seen).hasSize(9);
-        Coupling.Evidence half = Coupling.Evidence.NONE.plus(seen.subList(0, 4));
-        Coupling.Evidence all = half.plus(seen.subList(4, 9));
-        assertThat(all.coupling().orElseThrow().mmPerN()).isCloseTo(0.0023, within(1e-6));
+        Evidence half = Coupling.add(Evidence.NONE, seen.subList(0, 4));
+        Evidence all = Coupling.add(half, seen.subList(4, 9));
+        assertThat(Coupling.learned(all).orElseThrow().mmPerN()).isCloseTo(0.0023, within(1e-6));
         assertThat(all.readings()).isEqualTo(9);
-        assertThat(half.coupling().orElseThrow().mmPerN())
+        assertThat(Coupling.learned(half).orElseThrow().mmPerN())
                 .as("kept and added to")
                 .isCloseTo(0.0023, within(1e-6));
 
@@ -108,7 +118,7 @@ class NextRoundTest {
                 .as("a step may let strings down, so nothing is taken across it")
                 .isEmpty();
         assertThat(Learned.sinkings(setUp, set, List.of())).isEmpty();
-        assertThat(Coupling.Evidence.NONE.plus(List.of()).coupling()).isEmpty();
+        assertThat(Coupling.learned(Evidence.NONE)).isEmpty();
     }
 
     private static BenchEvent read(
@@ -119,5 +129,52 @@ class NextRoundTest {
             Position position) {
         return new BenchEvent.PitchRead(
                 ledger.size() + 1, AT, position, cents(nowN.get(position), setUp.tensionN(set.get(position))));
+    }
+
+    /** The bridge leans as much as the truth wants it to; the run's gap readings find the truth again. */
+    @ParameterizedTest
+    @CsvSource({"true, 0.2", "false, 0.4"})
+    void howMuchSticksIsLearnedFromTheGapReadings(boolean withGraphite, double truth) {
+        ChangePlan plan = Examples.plan(Position.III);
+        SetUp setUp = plan.setUp();
+        double heightMm = setUp.value(Quantity.BRIDGE_HEIGHT);
+        StringSpec raised = Examples.violinSet().get(Position.III);
+        double allN = plan.tensionsAfterN().values().stream()
+                .mapToDouble(Double::doubleValue)
+                .sum();
+        double leanDeg = Drag.ofRaising(setUp, raised, truth, allN).degrees();
+        List<BenchEvent> ledger = new ArrayList<>();
+        for (Step step : plan.steps()) {
+            if (step.kind() == StepKind.GRAPHITE) {
+                ledger.add(new BenchEvent.GapRead(ledger.size() + 1L, AT, 0));
+            }
+            if (step.kind() == StepKind.CHECK_BRIDGE) {
+                double gapMm = heightMm * Math.tan(Math.toRadians(leanDeg));
+                ledger.add(new BenchEvent.GapRead(ledger.size() + 1L, AT, gapMm));
+            }
+            boolean left = step.kind() == StepKind.GRAPHITE && !withGraphite;
+            long sequence = ledger.size() + 1L;
+            ledger.add(
+                    left
+                            ? new BenchEvent.StepSkipped(sequence, AT, step.index())
+                            : new BenchEvent.StepDone(sequence, AT, step.index()));
+            if (step.kind() == StepKind.SEAT_IN_GROOVES && !withGraphite) {
+                ledger.add(new BenchEvent.StepSkipped(sequence + 1, AT, graphite(plan)));
+            }
+        }
+        Learned.Leans leans = Learned.leans(BenchLedger.fold(plan, ledger), Examples.violinSet());
+        List<StuckShare.Observation> seen = withGraphite ? leans.graphited() : leans.dry();
+        assertThat(withGraphite ? leans.dry() : leans.graphited()).isEmpty();
+        assertThat(seen).hasSize(1);
+        StuckShare.Observation one = seen.get(0);
+        assertThat(one.seenDegrees() / one.fullDrag().degrees()).isCloseTo(truth, within(0.01));
+    }
+
+    private static int graphite(ChangePlan plan) {
+        return plan.steps().stream()
+                .filter(step -> step.kind() == StepKind.GRAPHITE)
+                .findFirst()
+                .orElseThrow()
+                .index();
     }
 }

@@ -20,11 +20,11 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import rosinedpeg.core.load.LoadBand;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.Caution;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Particulars;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.plan.Schools;
@@ -41,7 +41,7 @@ class RepairPlannerTest {
 
     private static RepairPlanner repair(Family family, Schools schools) {
         SetUp setUp = Examples.instrument(family);
-        return new RepairPlanner(setUp, Examples.set(setUp), schools, LoadBands.USUAL);
+        return new RepairPlanner(setUp, Examples.set(setUp), schools, Particulars.USUAL);
     }
 
     private static List<StepKind> kinds(ChangePlan plan) {
@@ -236,7 +236,7 @@ class RepairPlannerTest {
 
     @Test
     void namesWhatIsMissing() {
-        assertThatThrownBy(() -> new RepairPlanner(Examples.VIOLIN, Map.of(), Schools.USUAL, LoadBands.USUAL))
+        assertThatThrownBy(() -> new RepairPlanner(Examples.VIOLIN, Map.of(), Schools.USUAL, Particulars.USUAL))
                 .hasMessageContaining("strings are at []");
     }
 }

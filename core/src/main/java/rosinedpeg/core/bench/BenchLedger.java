@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -40,7 +41,8 @@ public final class BenchLedger {
     private int reached;
     private int askedAgain = -1;
     private double thinnest = 1;
-    private Double gapMm;
+    private final List<BridgeLook> looks = new ArrayList<>();
+    private final Set<Position> graphited = EnumSet.noneOf(Position.class);
     private boolean ended;
     private long lastStepSequence;
 
@@ -84,7 +86,7 @@ public final class BenchLedger {
         } else if (event instanceof BenchEvent.PitchRead read) {
             pitchRead(read);
         } else if (event instanceof BenchEvent.GapRead read) {
-            gapMm = read.gapMm();
+            looks.add(new BridgeLook(reached, read.gapMm(), tensionsN, graphited));
         } else if (event instanceof BenchEvent.WentWrong wrong) {
             wentWrong(wrong);
         } else if (event instanceof BenchEvent.Ended) {
@@ -113,6 +115,7 @@ public final class BenchLedger {
         }
         if (done.step() == askedAgain) {
             owed.remove(done.step());
+            graphited.add(plan.steps().get(done.step()).position());
             askedTwice.add(done.step());
         } else if (askedAgain < 0 && done.step() == reached) {
             carryOut(plan.steps().get(reached));
@@ -156,6 +159,9 @@ public final class BenchLedger {
     }
 
     private void carryOut(Step step) {
+        if (step.kind() == StepKind.GRAPHITE) {
+            graphited.add(step.position());
+        }
         Map<Position, Double> before = step.index() == 0
                 ? plan.tensionsAtStartN()
                 : plan.steps().get(step.index() - 1).tensionsAfterN();
@@ -207,7 +213,7 @@ public final class BenchLedger {
                 shares(),
                 thinnest,
                 new EnumMap<>(pitchCents),
-                gapMm,
+                new ArrayList<>(looks),
                 new ArrayList<>(mishaps),
                 ended,
                 lastSequence,

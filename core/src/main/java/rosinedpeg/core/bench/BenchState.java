@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
+import java.util.Set;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.load.LoadBand;
@@ -26,7 +27,7 @@ import rosinedpeg.core.strings.Position;
  * @param shares load left on the feet
  * @param thinnest the least treble-foot share so far
  * @param pitchCents the latest pitch reading of each string since it was last let down
- * @param gapMm the latest gap reading of the bridge, null before the first
+ * @param looks the readings of the bridge's gap, in order
  * @param mishaps what went wrong so far, in order
  * @param ended whether the run was ended before its last step
  * @param lastSequence the number of the last event, 0 before the first
@@ -41,11 +42,18 @@ public record BenchState(
         LoadShares shares,
         double thinnest,
         Map<Position, Double> pitchCents,
-        Double gapMm,
+        List<BridgeLook> looks,
         List<Mishap> mishaps,
         boolean ended,
         long lastSequence,
         long lastStepSequence) {
+
+    private static final Set<StepKind> COMES_OFF = Set.of(StepKind.LET_DOWN, StepKind.TAKE_OUT_REMAINS);
+
+    /** {@return the latest gap reading of the bridge in mm, null before the first} */
+    public Double gapMm() {
+        return looks.isEmpty() ? null : looks.get(looks.size() - 1).gapMm();
+    }
 
     /** {@return the step that is to be done now; empty when the run is over} */
     public Optional<Step> now() {
@@ -77,13 +85,15 @@ public record BenchState(
 
     /** {@return how the bridge leans, by the latest gap reading} */
     public Optional<Lean> lean() {
-        return Optional.ofNullable(gapMm)
+        return Optional.ofNullable(gapMm())
                 .map(gap -> Lean.fromGap(gap, plan.setUp().value(Quantity.BRIDGE_HEIGHT)));
     }
 
     /** {@return whether the bridge leans so far that no string may be raised until it is straightened} */
     public boolean heldByBridge() {
-        boolean raising = now().map(step -> !step.kind().readings().isEmpty()).orElse(false);
+        boolean raising = now().filter(step -> step.kind() != StepKind.GRAPHITE)
+                .map(step -> !step.readings().isEmpty())
+                .orElse(false);
         return raising && thrust().map(thrust -> thrust.margin() < 0.3).orElse(false);
     }
 
@@ -95,6 +105,21 @@ public record BenchState(
     /** {@return the number of the event that going back takes back} */
     public OptionalLong canGoBackTo() {
         return lastStepSequence == 0 || over() ? OptionalLong.empty() : OptionalLong.of(lastStepSequence);
+    }
+
+    /** {@return the strings that were taken off and have not come back, so that their place is empty} */
+    public List<Position> missing() {
+        return plan.setUp().positions().stream()
+                .filter(position -> tensionsN.getOrDefault(position, 0.0) == 0)
+                .filter(position -> plan.steps().stream()
+                        .limit(reached)
+                        .filter(step -> step.position() == position)
+                        .map(Step::kind)
+                        .filter(kind -> COMES_OFF.contains(kind) || kind == StepKind.SEAT_IN_GROOVES)
+                        .reduce((earlier, later) -> later)
+                        .map(COMES_OFF::contains)
+                        .orElse(false))
+                .toList();
     }
 
     /** {@return the strings that have been changed so far, in the order of the work} */

@@ -3,6 +3,7 @@ package rosinedpeg.core.bridge;
 import static java.util.Objects.requireNonNull;
 
 import java.util.Collection;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
@@ -24,23 +25,28 @@ public final class StuckShare {
 
     private StuckShare() {}
 
+    /** {@return what was seen before, and this: the lean that was seen by the lean there would be if all stuck} */
+    public static Evidence add(Evidence before, Collection<Observation> observations) {
+        Evidence evidence = before;
+        for (Observation observation : observations) {
+            evidence = evidence.plus(observation.fullDrag().degrees(), observation.seenDegrees());
+        }
+        return evidence;
+    }
+
     /**
-     * Learns it.
+     * The share that was seen.
      *
      * @param assumed the default to begin with, {@link Drag#DRY} or {@link Drag#GRAPHITED}, 0 to 1
-     * @param observations what was seen on this instrument with grooves of that kind
-     * @return the share, learned when there was any observation
+     * @param evidence what was seen on this instrument with grooves of that kind
+     * @return the share, learned when anything was seen
      * @throws rosinedpeg.core.figure.OutOfRangeException when the default is outside 0 to 1
      */
-    public static Figure learn(double assumed, Collection<Observation> observations) {
+    public static Figure learned(double assumed, Evidence evidence) {
         SHARE.require("assumed", assumed);
-        double xy = assumed * PRIOR_DEGREES * PRIOR_DEGREES;
-        double xx = PRIOR_DEGREES * PRIOR_DEGREES;
-        for (Observation observation : observations) {
-            xy += observation.fullDrag().degrees() * observation.seenDegrees();
-            xx += observation.fullDrag().degrees() * observation.fullDrag().degrees();
-        }
-        return new Figure(SHARE.clamp(xy / xx), Unit.SHARE, observations.isEmpty() ? Origin.DEFAULT : Origin.LEARNED);
+        double xx = evidence.xx() + PRIOR_DEGREES * PRIOR_DEGREES;
+        double xy = evidence.xy() + assumed * PRIOR_DEGREES * PRIOR_DEGREES;
+        return new Figure(SHARE.clamp(xy / xx), Unit.SHARE, evidence.readings() == 0 ? Origin.DEFAULT : Origin.LEARNED);
     }
 
     /**

@@ -32,8 +32,9 @@ public final class ChangePlanner {
      * @return the plan; a refused one still shows its steps, so that one can see where it fails
      */
     public static ChangePlan plan(ChangeRequest request) {
-        StepList list = StepList.of(PlanKind.CHANGE, request);
-        StringSteps strings = new StringSteps(list, request.schools());
+        StepList list = StepList.of(request.service() ? PlanKind.SERVICE : PlanKind.CHANGE, request);
+        StringSteps strings =
+                new StringSteps(list, request.schools(), request.particulars().stuck());
         list.open(Material.NEW_STRING, Material.EYE_PROTECTION);
         List<Position> order = new ArrayList<>();
         for (OrderSearch.Move move : new OrderSearch(request, list.load(), list.before(), list.after()).search()) {

@@ -24,7 +24,8 @@ import rosinedpeg.core.winding.WindingChoice;
  * @param broken strings that are broken and carry nothing; they have to be among the replacements
  * @param pegs how pegs behave; a peg that is not named fits
  * @param schools the choices of the work
- * @param bands where the bands of the post's load lie on this instrument
+ * @param particulars what is particular to this instrument
+ * @param service whether the whole instrument is seen to along with it: fine tuners, body
  */
 public record ChangeRequest(
         SetUp setUp,
@@ -34,7 +35,8 @@ public record ChangeRequest(
         Set<Position> broken,
         Map<Position, PegCondition> pegs,
         Schools schools,
-        LoadBands bands) {
+        Particulars particulars,
+        boolean service) {
 
     /**
      * Checks that the parts go together.
@@ -45,7 +47,7 @@ public record ChangeRequest(
     public ChangeRequest {
         requireNonNull(setUp, "setUp");
         requireNonNull(schools, "schools");
-        requireNonNull(bands, "bands");
+        requireNonNull(particulars, "particulars");
         present = Map.copyOf(present);
         replacements = Map.copyOf(replacements);
         covering = copy(covering);
@@ -95,7 +97,8 @@ public record ChangeRequest(
                 Set.of(),
                 Map.of(),
                 schools,
-                LoadBands.USUAL);
+                Particulars.USUAL,
+                false);
     }
 
     /** {@return for each string those that lie over its peg, by the pegbox's geometry} */
@@ -136,27 +139,37 @@ public record ChangeRequest(
 
     /** {@return the same request by other schools} */
     public ChangeRequest by(Schools other) {
-        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, other, bands);
+        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, other, particulars, service);
     }
 
     /** {@return the same request with other strings lying over pegs, as seen on the instrument} */
     public ChangeRequest covered(Map<Position, Set<Position>> other) {
-        return new ChangeRequest(setUp, present, replacements, other, broken, pegs, schools, bands);
+        return new ChangeRequest(setUp, present, replacements, other, broken, pegs, schools, particulars, service);
     }
 
     /** {@return the same request with pegs that behave so} */
     public ChangeRequest withPegs(Map<Position, PegCondition> other) {
-        return new ChangeRequest(setUp, present, replacements, covering, broken, other, schools, bands);
+        return new ChangeRequest(setUp, present, replacements, covering, broken, other, schools, particulars, service);
     }
 
     /** {@return the same request with those strings broken} */
     public ChangeRequest withBroken(Set<Position> other) {
-        return new ChangeRequest(setUp, present, replacements, covering, other, pegs, schools, bands);
+        return new ChangeRequest(setUp, present, replacements, covering, other, pegs, schools, particulars, service);
     }
 
-    /** {@return the same request with other bands, as for a short or loose post} */
-    public ChangeRequest within(LoadBands other) {
-        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, schools, other);
+    /** {@return the same request on an instrument with those particulars} */
+    public ChangeRequest on(Particulars other) {
+        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, schools, other, service);
+    }
+
+    /** {@return the same request as a full service: fine tuners and body are seen to along with the strings} */
+    public ChangeRequest asService(boolean wanted) {
+        return new ChangeRequest(setUp, present, replacements, covering, broken, pegs, schools, particulars, wanted);
+    }
+
+    /** {@return where the bands of the post's load lie} */
+    public LoadBands bands() {
+        return particulars.bands();
     }
 
     /**
@@ -173,7 +186,7 @@ public record ChangeRequest(
                 fewer.put(position, string);
             }
         });
-        return new ChangeRequest(setUp, present, fewer, covering, broken, pegs, schools, bands);
+        return new ChangeRequest(setUp, present, fewer, covering, broken, pegs, schools, particulars, service);
     }
 
     /** {@return every string once the change is done} */

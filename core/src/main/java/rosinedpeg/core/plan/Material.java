@@ -25,5 +25,6 @@ public enum Material {
     FELTS,
     CUTTER,
     TAILPIECE,
-    RULER
+    RULER,
+    TUBE
 }

@@ -22,10 +22,15 @@ public final class MishapPlanner {
     /** A bridge that has walked is moved with this share of the tension on. */
     private static final double MOVED_AT = 0.6;
 
+    /** A string that carries less than this share of its tension is off or set aside. */
+    private static final double BEGUN = 0.5;
+
     /** How a string is put on, as far as the work on it has come. */
     private static final Set<StepKind> PUTS_ON = EnumSet.of(
             StepKind.FIT_FELT,
             StepKind.TRIM_TIP,
+            StepKind.SLIDE_TUBE_ON,
+            StepKind.TAKE_TUBE_OFF,
             StepKind.HANG_TAIL_END,
             StepKind.SET_BALL_UPRIGHT,
             StepKind.DRAW_BALL_INTO_CHANNEL,
@@ -43,6 +48,8 @@ public final class MishapPlanner {
     private static final Set<StepKind> AT_TAIL = EnumSet.of(
             StepKind.FIT_FELT,
             StepKind.TRIM_TIP,
+            StepKind.SLIDE_TUBE_ON,
+            StepKind.TAKE_TUBE_OFF,
             StepKind.HANG_TAIL_END,
             StepKind.SET_BALL_UPRIGHT,
             StepKind.DRAW_BALL_INTO_CHANNEL);
@@ -63,7 +70,7 @@ public final class MishapPlanner {
         this.list = new StepList(
                 plan.kind(),
                 plan.setUp(),
-                plan.bands(),
+                Particulars.USUAL.within(plan.bands()),
                 backwards ? Schools.Stance.HAIR_BACKWARDS : Schools.Stance.SQUARE,
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
@@ -90,7 +97,9 @@ public final class MishapPlanner {
                 steps.add(step.at(steps.size()));
             }
         }
-        if (!over) {
+        if (mishap.kind() == Mishap.Kind.PEG_STUCK && refers(mishap, times)) {
+            planner.without(mishap.position()).forEach(step -> steps.add(step.at(steps.size())));
+        } else if (!over) {
             plan.steps().subList(reached, plan.steps().size()).forEach(step -> steps.add(step.at(steps.size())));
         }
         return plan.following(steps);
@@ -108,6 +117,39 @@ public final class MishapPlanner {
             case BRIDGE_DOWN -> tensionsN.replaceAll((position, tensionN) -> 0.0);
             default -> {}
         }
+    }
+
+    /**
+     * What is left of the plan when a string has to stay as it is. One that is off leaves the post with less than was
+     * planned for: then no other string is begun, and those that were begun go back on.
+     */
+    private List<Step> without(Position stays) {
+        Set<Position> still = EnumSet.of(stays);
+        if (expectedN.get(stays) == 0) {
+            expectedN.forEach((position, tensionN) -> {
+                if (tensionN >= BEGUN * plan.tensionsBeforeN().get(position)) {
+                    still.add(position);
+                }
+            });
+        }
+        StepList left = new StepList(
+                plan.kind(),
+                plan.setUp(),
+                Particulars.USUAL.within(plan.bands()),
+                Schools.Stance.SQUARE,
+                plan.tensionsBeforeN(),
+                plan.tensionsAfterN());
+        for (Step step : plan.steps().subList(reached, plan.steps().size())) {
+            if (step.position() == null || !still.contains(step.position())) {
+                step.tensionsAfterN()
+                        .forEach((position, tensionN) -> left.setTensionN(
+                                position, still.contains(position) ? expectedN.get(position) : tensionN));
+                List<Caution> cautions = new ArrayList<>(step.cautions());
+                cautions.remove(Caution.POST_THIN);
+                left.add(step.kind(), step.position(), step.materials(), cautions, step.figures());
+            }
+        }
+        return left.steps();
     }
 
     /** Writes the steps; says whether the run ends with them. */

@@ -4,6 +4,8 @@ package rosinedpeg.core.plan;
 public enum PlanKind {
     /** New strings for old. */
     CHANGE(false),
+    /** New strings for old, and all else seen to that is at hand meanwhile. */
+    SERVICE(false),
     /** One string, now, on the shortest honest path; what is left out is owed. */
     EMERGENCY(false),
     /** The bridge has fallen and is stood up again. */

@@ -5,7 +5,6 @@ import java.util.Map;
 import java.util.Set;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -22,7 +21,7 @@ public final class RepairPlanner {
     private final SetUp setUp;
     private final Map<Position, StringSpec> strings;
     private final Schools schools;
-    private final LoadBands bands;
+    private final Particulars particulars;
 
     /**
      * Takes an instrument as it is strung.
@@ -30,10 +29,10 @@ public final class RepairPlanner {
      * @param setUp the instrument
      * @param strings the strings on it, one for every position
      * @param schools the choices of the work
-     * @param bands where the bands of the post's load lie
+     * @param particulars what is particular to the instrument
      * @throws IllegalArgumentException when a position has no string
      */
-    public RepairPlanner(SetUp setUp, Map<Position, StringSpec> strings, Schools schools, LoadBands bands) {
+    public RepairPlanner(SetUp setUp, Map<Position, StringSpec> strings, Schools schools, Particulars particulars) {
         if (!strings.keySet().containsAll(setUp.positions())) {
             throw new IllegalArgumentException(
                     "strings are at " + strings.keySet() + "; there must be one at each of " + setUp.positions());
@@ -41,12 +40,12 @@ public final class RepairPlanner {
         this.setUp = setUp;
         this.strings = Map.copyOf(strings);
         this.schools = schools;
-        this.bands = bands;
+        this.particulars = particulars;
     }
 
     private StepList list(PlanKind kind) {
         Map<Position, Double> tensionsN = setUp.tensionsN(strings);
-        return new StepList(kind, setUp, bands, schools.bridge().stance(), tensionsN, tensionsN);
+        return new StepList(kind, setUp, particulars, schools.bridge().stance(), tensionsN, tensionsN);
     }
 
     /**
@@ -72,7 +71,7 @@ public final class RepairPlanner {
                         request.schools().atPeg().lock(),
                         request.schools().atPeg().wall())
                 .with(request.schools().bass().lowestWay(), Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
-        StringSteps steps = new StringSteps(list, schools);
+        StringSteps steps = new StringSteps(list, schools, request.particulars().stuck());
         Set<Position> over = request.over(position);
         steps.setAsideDuring(over, () -> {
             steps.remove(position, broken);
@@ -90,7 +89,7 @@ public final class RepairPlanner {
      */
     public ChangePlan bridgeDown() {
         StepList list = list(PlanKind.BRIDGE_DOWN);
-        StringSteps steps = new StringSteps(list, schools);
+        StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         setUp.positions().forEach(list::slackAtStart);
         list.rest();
         list.add(StepKind.LOOK_FOR_POST, null, Material.GOOD_LIGHT);
@@ -131,7 +130,7 @@ public final class RepairPlanner {
      */
     public ChangePlan tailpieceChange() {
         StepList list = list(PlanKind.TAILPIECE_CHANGE);
-        StringSteps steps = new StringSteps(list, schools);
+        StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
         list.add(StepKind.LAY_OUT_KIT, null, List.of(Material.TAILPIECE, Material.EYE_PROTECTION), List.of());
         list.rest();
@@ -171,7 +170,7 @@ public final class RepairPlanner {
      */
     public ChangePlan graphite() {
         StepList list = list(PlanKind.GRAPHITE);
-        StringSteps steps = new StringSteps(list, schools);
+        StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         list.open();
         for (Position position : setUp.positions()) {
             steps.setAsideDuring(
@@ -201,7 +200,7 @@ public final class RepairPlanner {
                     "pegs are " + pegs.keySet() + "; they must be at least one of " + setUp.positions());
         }
         StepList list = list(PlanKind.PEG_SERVICE);
-        StringSteps steps = new StringSteps(list, schools);
+        StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         Map<Position, Set<Position>> covering = ChangeRequest.covering(setUp, strings, schools);
         list.open();
         for (Position position : setUp.positions()) {

@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
@@ -43,6 +44,12 @@ public record Step(
         cautions = List.copyOf(cautions);
         figures = figures.isEmpty() ? Map.of() : new EnumMap<>(figures);
         tensionsAfterN = new EnumMap<>(tensionsAfterN);
+    }
+
+    /** {@return what can be read at it; a bridge that no string holds cannot lean} */
+    public Set<Reading> readings() {
+        boolean held = tensionsAfterN.values().stream().anyMatch(tensionN -> tensionN > 0);
+        return kind == StepKind.GRAPHITE && !held ? Set.of() : kind.readings();
     }
 
     /** {@return the same step at another place of a plan} */

@@ -31,13 +31,19 @@ public enum StepKind {
     COIL_OLD_STRING(WHOLE, 0.5),
     CUT_UP_OLD_STRING(WHOLE, 0.5),
     WIPE_FINGERBOARD(FINGERBOARD, 1),
+    /** Its screw through its whole travel and wiped, while its string is off. */
+    SERVICE_FINE_TUNER(TAIL, 1.5),
     TREAT_PEG(PEG, 2),
     CLEAN_PEG(PEG, 1.5),
     /** Geared pegs and machine heads take no compound. */
     LOOK_AT_GEARS(PEG, 0.5),
-    GRAPHITE(BRIDGE, 1),
+    GRAPHITE(BRIDGE, 1, Reading.GAP),
     FIT_FELT(TAIL, 0.5),
     TRIM_TIP(PEG, 1.5),
+    /** A steel I cuts into the bridge without. */
+    SLIDE_TUBE_ON(BRIDGE, 0.5),
+    /** A parchment over the groove does the job; never both. */
+    TAKE_TUBE_OFF(BRIDGE, 0.5),
     HANG_TAIL_END(TAIL, 0.5),
     /** A cello's ball that jams under the tuner's arm makes the tuner dead. */
     SET_BALL_UPRIGHT(TAIL, 0.5),
@@ -90,10 +96,25 @@ public enum StepKind {
     TUNING_ROUND(PEG, 3, Reading.PITCH, Reading.GAP),
     LAST_BRIDGE_CHECK(BRIDGE, 1, Reading.GAP),
     CHECK_FINE_TUNERS(TAIL, 0.5),
+    /** The tube has slid while the string moved. */
+    SEAT_TUBE(BRIDGE, 0.5),
+    LOOK_AT_PARCHMENT(BRIDGE, 0.5),
+    CLEAN_BODY(WHOLE, 4),
     RECORD(WHOLE, 1);
 
-    private static final Set<StepKind> MAY_BE_SKIPPED =
-            Set.of(MARK_BRIDGE, WIPE_FINGERBOARD, TREAT_PEG, CLEAN_PEG, LOOK_AT_GEARS, GRAPHITE, FIT_FELT);
+    private static final Set<StepKind> MAY_BE_SKIPPED = Set.of(
+            MARK_BRIDGE,
+            WIPE_FINGERBOARD,
+            SERVICE_FINE_TUNER,
+            TREAT_PEG,
+            CLEAN_PEG,
+            LOOK_AT_GEARS,
+            GRAPHITE,
+            FIT_FELT,
+            SLIDE_TUBE_ON,
+            CLEAN_BODY);
+    private static final Set<StepKind> MOVES_BRIDGE =
+            Set.of(TUNE_AND_STRAIGHTEN, STAND_BRIDGE, EASE_BRIDGE_BACK, MOVE_BRIDGE_BACK);
     private static final Set<StepKind> RAISES_TENSION = Set.of(
             BRING_UP, RETURN_NEIGHBOUR, BRING_BACK_UP, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR, TUNING_ROUND);
 
@@ -125,6 +146,11 @@ public enum StepKind {
     /** {@return whether the work can go on without it, leaving it owed} */
     public boolean mayBeSkipped() {
         return MAY_BE_SKIPPED.contains(this);
+    }
+
+    /** {@return whether the bridge is moved in it on purpose} */
+    public boolean movesBridge() {
+        return MOVES_BRIDGE.contains(this);
     }
 
     /** {@return whether a string gains tension in it} */

@@ -10,6 +10,7 @@ import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
+import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
@@ -24,9 +25,13 @@ final class StepList {
     /** How far backwards a hair is, as a share of the bridge's height. */
     private static final double HAIR = 0.01;
 
+    /** A string that has carried less than this share of its tension has moved in its groove. */
+    private static final double MOVED = 0.9;
+
     private final PlanKind kind;
     private final SetUp setUp;
     private final LoadBands bands;
+    private final Guard guard;
     private final Schools.Stance stance;
     private final Map<Position, Double> before;
     private final Map<Position, Double> after;
@@ -39,13 +44,14 @@ final class StepList {
     StepList(
             PlanKind kind,
             SetUp setUp,
-            LoadBands bands,
+            Particulars particulars,
             Schools.Stance stance,
             Map<Position, Double> before,
             Map<Position, Double> after) {
         this.kind = kind;
         this.setUp = setUp;
-        this.bands = bands;
+        this.bands = particulars.bands();
+        this.guard = particulars.guard();
         this.stance = stance;
         this.before = before;
         this.after = after;
@@ -60,7 +66,7 @@ final class StepList {
         StepList list = new StepList(
                 kind,
                 setUp,
-                request.bands(),
+                request.particulars(),
                 request.schools().bridge().stance(),
                 setUp.tensionsN(request.present()),
                 setUp.tensionsN(request.afterwards()));
@@ -102,6 +108,14 @@ final class StepList {
         tensionsN.put(position, tensionN);
     }
 
+    boolean isService() {
+        return kind == PlanKind.SERVICE;
+    }
+
+    Guard guard() {
+        return guard;
+    }
+
     void add(StepKind stepKind, Position position, Material... materials) {
         add(stepKind, position, List.of(materials), List.of());
     }
@@ -127,7 +141,9 @@ final class StepList {
         }
         Map<StepFigure, Figure> known = new EnumMap<>(StepFigure.class);
         known.putAll(figures);
-        if (stance == Schools.Stance.HAIR_BACKWARDS && stepKind.readings().contains(Reading.GAP)) {
+        if (stance == Schools.Stance.HAIR_BACKWARDS
+                && stepKind.readings().contains(Reading.GAP)
+                && stepKind != StepKind.GRAPHITE) {
             double gapMm = -HAIR * setUp.value(Quantity.BRIDGE_HEIGHT);
             known.put(StepFigure.GAP_TO_AIM_FOR, Figure.byDefault(gapMm, Unit.MILLIMETRE));
         }
@@ -185,7 +201,28 @@ final class StepList {
         if (setUp.positions().stream().anyMatch(p -> setUp.tailEnds().get(p).hasFineTuner())) {
             add(StepKind.CHECK_FINE_TUNERS, null);
         }
+        settleGuard();
+        if (isService()) {
+            add(
+                    StepKind.CLEAN_BODY,
+                    null,
+                    List.of(Material.LINT_FREE_CLOTH),
+                    List.of(Caution.SOLVENT, Caution.NO_WEIGHT_ON_SOUND_HOLES));
+        }
         add(StepKind.RECORD, null);
+    }
+
+    /** What guards the groove of I is put right once I has moved. */
+    private void settleGuard() {
+        Double fullN = after.get(Position.I);
+        boolean moved = fullN != null
+                && steps.stream().anyMatch(step -> step.tensionsAfterN().get(Position.I) < MOVED * fullN);
+        boolean tubeOn = guard == Guard.TUBE || steps.stream().anyMatch(step -> step.kind() == StepKind.SLIDE_TUBE_ON);
+        if (moved && tubeOn) {
+            add(StepKind.SEAT_TUBE, Position.I, List.of(), List.of(Caution.BRIDGE));
+        } else if (moved && guard == Guard.PARCHMENT) {
+            add(StepKind.LOOK_AT_PARCHMENT, Position.I);
+        }
     }
 
     /** Lays the instrument as its size asks for. */

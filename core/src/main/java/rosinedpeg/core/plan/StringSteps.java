@@ -22,9 +22,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import rosinedpeg.core.bridge.Drag;
+import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.setup.Family;
@@ -34,6 +36,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
@@ -47,11 +50,13 @@ final class StringSteps {
     private final StepList list;
     private final SetUp setUp;
     private final Schools schools;
+    private final StuckShares stuck;
 
-    StringSteps(StepList list, Schools schools) {
+    StringSteps(StepList list, Schools schools, StuckShares stuck) {
         this.list = list;
         this.setUp = list.setUp();
         this.schools = schools;
+        this.stuck = stuck;
     }
 
     private boolean isBass() {
@@ -88,6 +93,9 @@ final class StringSteps {
                 position,
                 List.of(Material.LINT_FREE_CLOTH, Material.ALCOHOL),
                 List.of(Caution.SOLVENT));
+        if (list.isService() && setUp.tailEnds().get(position).hasFineTuner()) {
+            list.add(StepKind.SERVICE_FINE_TUNER, position, Material.LINT_FREE_CLOTH);
+        }
         treatPeg(position, peg);
         list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL);
     }
@@ -153,7 +161,7 @@ final class StringSteps {
     void putOn(StringSpec string, WindingChoice choice) {
         Position position = string.position();
         WindingPlan winding = WindingPlan.of(setUp, string, choice);
-        prepare(position, winding);
+        prepare(string, winding);
         if (schools.atPeg().firstEnd() == Schools.FirstEnd.PEG_FIRST) {
             lockAndWind(position, winding, choice);
             hang(position);
@@ -175,7 +183,8 @@ final class StringSteps {
                         : List.of(Caution.BRIDGE));
     }
 
-    private void prepare(Position position, WindingPlan winding) {
+    private void prepare(StringSpec string, WindingPlan winding) {
+        Position position = string.position();
         if (isBass() && schools.bass().felts() == Schools.Felts.FITTED) {
             list.add(StepKind.FIT_FELT, position, Material.FELTS);
         }
@@ -187,6 +196,11 @@ final class StringSteps {
                 figures.put(TRIM, Figure.workedOut(winding.trimMm(), Unit.MILLIMETRE, winding.origin()));
             }
             list.add(StepKind.TRIM_TIP, position, List.of(Material.CUTTER), List.of(Caution.CUTTER), figures);
+        }
+        if (position == Position.I && list.guard() == Guard.PARCHMENT) {
+            list.add(StepKind.TAKE_TUBE_OFF, position);
+        } else if (position == Position.I && !isBass() && string.core() == StringCore.PLAIN_STEEL) {
+            list.add(StepKind.SLIDE_TUBE_ON, position, Material.TUBE);
         }
     }
 
@@ -280,8 +294,8 @@ final class StringSteps {
                         elasticity.centsPerPegDegree(setUp.value(Quantity.SHAFT_DIAMETER), string.diameterMm()),
                         Unit.CENT_PER_DEGREE,
                         setUp.weakestOrigin(Quantity.VIBRATING_LENGTH, Quantity.SHAFT_DIAMETER)));
-        figures.put(DRAG_LEAN_GRAPHITED, drag(string, Drag.GRAPHITED));
-        figures.put(DRAG_LEAN_DRY, drag(string, Drag.DRY));
+        figures.put(DRAG_LEAN_GRAPHITED, drag(string, stuck.graphited()));
+        figures.put(DRAG_LEAN_DRY, drag(string, stuck.dry()));
         figures.put(SHARE_OF_BREAKING, Figure.byDefault(elasticity.tensionN() / string.breakingTensionN(), Unit.SHARE));
         list.setTensionN(position, list.tensionAfterN(position));
         List<Caution> cautions = new ArrayList<>(List.of(Caution.EYES, Caution.BRIDGE));
@@ -291,10 +305,11 @@ final class StringSteps {
         list.add(kind, position, List.of(Material.TUNER, Material.EYE_PROTECTION), cautions, figures);
     }
 
-    private Figure drag(StringSpec string, double stuckShare) {
+    private Figure drag(StringSpec string, Figure stuckShare) {
         double allN =
                 setUp.positions().stream().mapToDouble(list::tensionAfterN).sum();
-        return Figure.byDefault(Drag.ofRaising(setUp, string, stuckShare, allN).degrees(), Unit.DEGREE);
+        return Figure.workedOut(
+                Drag.ofRaising(setUp, string, stuckShare.value(), allN).degrees(), Unit.DEGREE, stuckShare.origin());
     }
 
     /** Some strings raised together to a share of their tension. */

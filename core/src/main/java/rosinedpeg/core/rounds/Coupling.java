@@ -3,6 +3,7 @@ package rosinedpeg.core.rounds;
 import java.util.Collection;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
@@ -47,42 +48,25 @@ public record Coupling(double mmPerN) {
      * @return the coupling; empty while nothing that says anything was observed
      */
     public static OptionalDouble learn(Collection<Observation> observations) {
-        Evidence evidence = Evidence.NONE.plus(observations);
-        return evidence.readings() == 0
-                ? OptionalDouble.empty()
-                : OptionalDouble.of(evidence.coupling().orElseThrow().mmPerN());
+        return learned(add(Evidence.NONE, observations))
+                .map(coupling -> OptionalDouble.of(coupling.mmPerN()))
+                .orElse(OptionalDouble.empty());
     }
 
-    /**
-     * What was seen to happen, summed up so that it can be kept and added to.
-     *
-     * @param xx sum of the squares of {@code ΔT·EA/S}
-     * @param xy sum of their products with what was lost
-     * @param readings from how many readings
-     */
-    public record Evidence(double xx, double xy, int readings) {
-
-        /** Nothing was seen yet. */
-        public static final Evidence NONE = new Evidence(0, 0, 0);
-
-        /** {@return this and more; what says nothing does not count} */
-        public Evidence plus(Collection<Observation> observations) {
-            double moreXx = xx;
-            double moreXy = xy;
-            int more = readings;
-            for (Observation observation : observations) {
-                double x = observation.riseN() * observation.stiffnessNPerMm();
-                moreXx += x * x;
-                moreXy += x * observation.lossN();
-                more += x == 0 ? 0 : 1;
-            }
-            return new Evidence(moreXx, moreXy, more);
+    /** {@return what was seen before, and this: what a string loses by the rise of another and its own stiffness} */
+    public static Evidence add(Evidence before, Collection<Observation> observations) {
+        Evidence evidence = before;
+        for (Observation observation : observations) {
+            evidence = evidence.plus(observation.riseN() * observation.stiffnessNPerMm(), observation.lossN());
         }
+        return evidence;
+    }
 
-        /** {@return the coupling by least squares; empty before the first reading} */
-        public Optional<Coupling> coupling() {
-            return readings == 0 ? Optional.empty() : Optional.of(new Coupling(RANGE.clamp(xy / xx)));
-        }
+    /** {@return the coupling that was seen, within its range; empty before the first reading} */
+    public static Optional<Coupling> learned(Evidence evidence) {
+        return evidence.ratio().stream()
+                .mapToObj(ratio -> new Coupling(RANGE.clamp(ratio)))
+                .findFirst();
     }
 
     /**
