@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -21,6 +22,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.PictureLine;
+import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
@@ -115,7 +117,17 @@ class InspectionTest {
     void aPegIsJudgedByItsSigns(PegSign sign, FindingKind kind, PegCondition condition) {
         Map<Position, Set<PegSign>> signs = Map.of(Position.II, Set.of(sign));
         List<Finding> found = inspect(new Condition(
-                Examples.VIOLIN, Examples.violinSet(), Map.of(), signs, Map.of(), false, false, false, null, null));
+                Examples.VIOLIN,
+                Examples.violinSet(),
+                Map.of(),
+                signs,
+                Map.of(),
+                false,
+                false,
+                false,
+                null,
+                null,
+                Rosining.NONE));
         assertThat(found).extracting(Finding::kind, Finding::position).containsExactly(Tuple.tuple(kind, Position.II));
         assertThat(PegCondition.of(Set.of(sign))).isEqualTo(condition);
         assertThat(PegCondition.of(EnumSet.of(sign, PegSign.CREEPS_BACK)))
@@ -141,7 +153,8 @@ class InspectionTest {
                 true,
                 false,
                 null,
-                null));
+                null,
+                Rosining.NONE));
         assertThat(found)
                 .extracting(Finding::kind)
                 .containsExactly(
@@ -168,7 +181,8 @@ class InspectionTest {
                 false,
                 false,
                 TODAY.minusDays(daysOn),
-                looked);
+                looked,
+                Rosining.NONE);
         assertThat(inspect(condition))
                 .extracting(Finding::kind)
                 .containsExactlyElementsOf(asked ? List.of(FindingKind.BRIDGE_TO_LOOK_AT) : List.of());
@@ -179,7 +193,17 @@ class InspectionTest {
         SetUp setUp = measured(Examples.VIOLIN, "TAILPIECE_MASS=27 ADDED_TUNER_MASS=5");
         Condition added = Condition.of(setUp, Examples.violinSet());
         Condition builtIn = new Condition(
-                setUp, Examples.violinSet(), Map.of(), Map.of(), Map.of(), false, false, true, null, null);
+                setUp,
+                Examples.violinSet(),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                false,
+                false,
+                true,
+                null,
+                null,
+                Rosining.NONE);
         assertThat(inspect(added)).extracting(Finding::kind).containsExactly(FindingKind.TAILPIECE_HEAVY);
         assertThat(inspect(builtIn)).isEmpty();
     }
@@ -246,5 +270,33 @@ class InspectionTest {
     private static PictureLine line(double x, double y, double clockwiseDeg, double length) {
         double radians = Math.toRadians(clockwiseDeg);
         return new PictureLine(x, y, x + length * Math.sin(radians), y - length * Math.cos(radians));
+    }
+
+    /** Every second or third session is enough. */
+    @ParameterizedTest
+    @CsvSource({"6, 6, false", "6, 4, true", "2, 0, false", "3, 0, true"})
+    void tooMuchRosinIsSaid(int times, double hoursPerWeek, boolean said) {
+        LocalDate today = LocalDate.of(2026, 9, 15);
+        List<LocalDate> days = new ArrayList<>(List.of(today.minusDays(14), today.plusDays(1)));
+        for (int i = 0; i < times; i++) {
+            days.add(today.minusDays(2L * i));
+        }
+        Rosining rosining = Rosining.of(days, hoursPerWeek, today);
+        assertThat(rosining.times()).as("in the last fourteen days").isEqualTo(times);
+        Condition plain = Condition.of(Examples.VIOLIN, Examples.violinSet());
+        Condition condition = new Condition(
+                plain.setUp(),
+                plain.strings(),
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                false,
+                false,
+                false,
+                null,
+                null,
+                rosining);
+        assertThat(inspect(condition).stream().anyMatch(finding -> finding.kind() == FindingKind.ROSIN_TOO_OFTEN))
+                .isEqualTo(said);
     }
 }

@@ -96,6 +96,8 @@ public enum FindingKind {
     STRING_DUE(Part.STRINGS),
     /** Nobody knows since when it has been on. No figures. */
     STRING_AGE_UNKNOWN(Part.STRINGS),
+    /** More rosin than the strings want. How often it went on in two weeks; how often is enough. */
+    ROSIN_TOO_OFTEN(Part.BOW),
     /** The post would be let go. Treble-foot share; limit. */
     POST_LET_GO(Part.STRINGS),
     /** The bridge would rock off its bass foot. Bass-foot share; limit. */
@@ -123,6 +125,8 @@ public enum FindingKind {
         /** Tailpiece and fine tuners. */
         TAILPIECE,
         /** The strings, and the load they leave on the post. */
-        STRINGS
+        STRINGS,
+        /** Bow and rosin. */
+        BOW
     }
 }

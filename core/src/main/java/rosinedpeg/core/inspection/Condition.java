@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.setup.SetUp;
@@ -27,6 +28,7 @@ import rosinedpeg.core.wear.WearState;
  * @param tunersBuiltIn whether its fine tuners are part of the tailpiece
  * @param newestStringOn the day the newest string went on; null when nobody knows
  * @param bridgeLookedAtOn the day the bridge was measured last; null when it never was
+ * @param rosining how often rosin went on lately
  */
 public record Condition(
         SetUp setUp,
@@ -38,11 +40,13 @@ public record Condition(
         boolean tube,
         boolean tunersBuiltIn,
         LocalDate newestStringOn,
-        LocalDate bridgeLookedAtOn) {
+        LocalDate bridgeLookedAtOn,
+        Rosining rosining) {
 
     /** Copies what is mutable. */
     public Condition {
         requireNonNull(setUp, "setUp");
+        requireNonNull(rosining, "rosining");
         strings = copy(strings);
         wear = copy(wear);
         pegSigns = copy(pegSigns);
@@ -51,7 +55,8 @@ public record Condition(
 
     /** {@return an instrument of which nothing is known but its set-up and its strings} */
     public static Condition of(SetUp setUp, Map<Position, StringSpec> strings) {
-        return new Condition(setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false, null, null);
+        return new Condition(
+                setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false, null, null, Rosining.NONE);
     }
 
     private static <T> Map<Position, T> copy(Map<Position, T> map) {

@@ -24,10 +24,12 @@ import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgePlace;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
+import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.clearance.Touch;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
@@ -158,6 +160,14 @@ public final class Inspection {
     }
 
     private void strings() {
+        Rosining rosining = condition.rosining();
+        if (rosining.tooOften()) {
+            add(
+                    FindingKind.ROSIN_TOO_OFTEN,
+                    WATCH,
+                    new Figure(rosining.times(), Unit.RATIO, MEASURED),
+                    Figure.byDefault(rosining.enough(), Unit.RATIO));
+        }
         FitCheck fits = FitCheck.of(setUp, condition.strings());
         condition.strings().forEach((position, string) -> {
             fits.judge(position, string).stream()

@@ -1,5 +1,8 @@
 package rosinedpeg.core.plan;
 
+import java.util.EnumSet;
+import java.util.Set;
+
 /** What has to lie ready. */
 public enum Material {
     NEW_STRING,
@@ -26,5 +29,13 @@ public enum Material {
     CUTTER,
     TAILPIECE,
     RULER,
-    TUBE
+    TUBE;
+
+    private static final Set<Material> USED_UP =
+            EnumSet.of(ALCOHOL, PEG_COMPOUND, LUBRICATING_PASTE, GRIPPING_DROPS, CHALK, FELTS, TUBE);
+
+    /** {@return whether there is less of it in the case afterwards} */
+    public boolean usedUp() {
+        return USED_UP.contains(this);
+    }
 }

@@ -27,6 +27,7 @@ import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.causes.BreakCause;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
@@ -48,6 +49,7 @@ import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.drawing.View;
+import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.listen.Tuner;
@@ -64,13 +66,21 @@ class BenchController {
 
     private final Benches benches;
     private final Instruments instruments;
+    private final Aftercare aftercare;
     private final StringKinds kinds;
     private final Tuner tuner;
     private final Clock clock;
 
-    BenchController(Benches benches, Instruments instruments, StringKinds kinds, Tuner tuner, Clock clock) {
+    BenchController(
+            Benches benches,
+            Instruments instruments,
+            Aftercare aftercare,
+            StringKinds kinds,
+            Tuner tuner,
+            Clock clock) {
         this.benches = benches;
         this.instruments = instruments;
+        this.aftercare = aftercare;
         this.kinds = kinds;
         this.tuner = tuner;
         this.clock = clock;
@@ -252,9 +262,10 @@ class BenchController {
         model.addAttribute("run", run);
         model.addAttribute("state", state);
         model.addAttribute("plan", state.plan());
+        model.addAttribute("owed", state.over() ? aftercare.owed(run.instrumentId()) : List.of());
         model.addAttribute("step", step);
-        model.addAttribute("readsPitch", step != null && step.kind().readings().contains(Reading.PITCH));
-        model.addAttribute("readsGap", step != null && step.kind().readings().contains(Reading.GAP));
+        model.addAttribute("readsPitch", step != null && step.readings().contains(Reading.PITCH));
+        model.addAttribute("readsGap", step != null && step.readings().contains(Reading.GAP));
         model.addAttribute("tuner", tuner.there());
         model.addAttribute("mishapKinds", Mishap.Kind.values());
         model.addAttribute("breakPlaces", BreakPlace.values());
@@ -314,7 +325,7 @@ class BenchController {
 
     /** What to touch next, and how far the others sink with it, where pitches are read. */
     private Round round(Run run, Step step, Instrument instrument) {
-        if (step == null || !step.kind().readings().contains(Reading.PITCH)) {
+        if (step == null || !step.readings().contains(Reading.PITCH)) {
             return null;
         }
         BenchState state = run.state();
@@ -325,10 +336,10 @@ class BenchController {
             replaced.add(raised);
         }
         Map<Position, StringSpec> specs = strings(run, instrument, replaced);
-        Coupling.Evidence evidence =
-                instrument.coupling().plus(Learned.sinkings(state.plan().setUp(), specs, run.events()));
-        Coupling coupling =
-                evidence.coupling().orElse(Coupling.usual(instrument.setUp().family()));
+        Evidence evidence = Coupling.add(
+                instrument.coupling(), Learned.sinkings(state.plan().setUp(), specs, run.events()));
+        Coupling coupling = Coupling.learned(evidence)
+                .orElse(Coupling.usual(instrument.setUp().family()));
         return NextRound.of(state.plan().setUp(), specs, state.tensionsN(), coupling, raised)
                 .map(next -> new Round(next, evidence.readings()))
                 .orElse(null);

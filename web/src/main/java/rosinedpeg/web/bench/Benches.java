@@ -7,10 +7,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -21,8 +23,10 @@ import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.causes.Breakages;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.MishapPlanner;
+import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -31,6 +35,7 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
@@ -47,6 +52,7 @@ public class Benches {
     private final RunRepository runs;
     private final RunEventRepository events;
     private final Instruments instruments;
+    private final Aftercare aftercare;
     private final StringKinds kinds;
     private final JsonMapper json;
     /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
@@ -60,6 +66,7 @@ public class Benches {
             RunRepository runs,
             RunEventRepository events,
             Instruments instruments,
+            Aftercare aftercare,
             StringKinds kinds,
             JsonMapper json,
             StepWords words,
@@ -67,6 +74,7 @@ public class Benches {
         this.runs = runs;
         this.events = events;
         this.instruments = instruments;
+        this.aftercare = aftercare;
         this.kinds = kinds;
         this.json = json;
         this.words = words;
@@ -189,9 +197,12 @@ public class Benches {
             instruments.note(
                     run.instrumentId(), words.done(finished.state().plan().kind()), false);
         }
-        owed(finished).forEach(work -> instruments.note(run.instrumentId(), words.owed(work), false));
+        owe(run.instrumentId(), finished.state());
         mishaps(run, finished.state());
         measureBridge(run, finished.state());
+        finished.state()
+                .missing()
+                .forEach(position -> instruments.takeOff(run.instrumentId(), position, run.keepOld()));
         for (Position position : finished.state().changed()) {
             instruments.fit(
                     run.instrumentId(),
@@ -204,7 +215,7 @@ public class Benches {
         }
     }
 
-    /** What the readings show of how much the instrument gives; with the new strings, which most of them are of. */
+    /** What the readings show of how much the instrument gives, and sticks; with the new strings, which most of them are of. */
     private void learn(RunEntity run, Run finished) {
         Map<UUID, StringKind> known = kinds.all();
         Map<Position, StringSpec> strings =
@@ -215,7 +226,9 @@ public class Benches {
                         position,
                         known.get(finished.replacements().get(position)).spec()));
         instruments.learn(
-                run.instrumentId(), Learned.sinkings(finished.state().plan().setUp(), strings, finished.events()));
+                run.instrumentId(),
+                Learned.sinkings(finished.state().plan().setUp(), strings, finished.events()),
+                Learned.leans(finished.state(), strings));
     }
 
     /** The last look at the bridge counts as a measurement of it. */
@@ -248,17 +261,48 @@ public class Benches {
         }
     }
 
-    /** What was left out on purpose and what was skipped; it must not be forgotten with the run. */
-    private List<String> owed(Run finished) {
-        ChangePlan plan = finished.state().plan();
-        List<String> owed = new ArrayList<>();
-        for (Position position : finished.state().changed()) {
-            plan.owed().forEach(kind -> owed.add(words.named(kind, position)));
+    /** What was left out on purpose, what was skipped, and what the days after ask for: not to be forgotten. */
+    private void owe(UUID instrumentId, BenchState state) {
+        ChangePlan plan = state.plan();
+        Map<StepKind, Set<Position>> owed = new LinkedHashMap<>();
+        plan.owed().forEach(kind -> owed.put(kind, new TreeSet<>(state.changed())));
+        for (int index : state.owed()) {
+            Step step = plan.steps().get(index);
+            Set<Position> strings = owed.computeIfAbsent(step.kind(), kind -> new TreeSet<>());
+            if (step.position() != null) {
+                strings.add(step.position());
+            }
         }
-        finished.state()
-                .owed()
-                .forEach(index -> owed.add(words.title(plan.steps().get(index), plan)));
-        return owed;
+        boolean tubeOn = done(state, StepKind.SLIDE_TUBE_ON);
+        if (tubeOn) {
+            instruments.guard(instrumentId, false, true);
+        }
+        if (tubeOn || done(state, StepKind.SEAT_TUBE)) {
+            owed.put(StepKind.SEAT_TUBE, Set.of(Position.I));
+        }
+        owed.forEach((kind, strings) -> aftercare.owe(instrumentId, kind, strings));
+        Set<Position> used = new TreeSet<>(state.changed());
+        state.mishaps().stream()
+                .filter(mishap -> mishap.kind() == Mishap.Kind.STRING_BROKE)
+                .forEach(mishap -> used.add(mishap.position()));
+        if (!used.isEmpty()) {
+            aftercare.restock(
+                    instrumentId,
+                    used,
+                    plan.steps().stream()
+                            .limit(state.reached())
+                            .filter(step -> !state.owed().contains(step.index()))
+                            .flatMap(step -> step.materials().stream())
+                            .filter(Material::usedUp)
+                            .distinct()
+                            .toList());
+        }
+    }
+
+    private static boolean done(BenchState state, StepKind kind) {
+        return state.plan().steps().stream()
+                .limit(state.reached())
+                .anyMatch(step -> step.kind() == kind && !state.owed().contains(step.index()));
     }
 
     private static Instant cameToPitch(Run run, Position position) {

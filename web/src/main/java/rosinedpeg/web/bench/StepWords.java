@@ -60,11 +60,6 @@ public class StepWords {
         return words.say("work." + kind + ".done");
     }
 
-    /** {@return a note that says that work is owed} */
-    String owed(String work) {
-        return words.say("bench.owed", work);
-    }
-
     /** {@return what went wrong, as it is noted} */
     public String happened(Mishap mishap, boolean instrumentAtFault) {
         String happened = words.say(

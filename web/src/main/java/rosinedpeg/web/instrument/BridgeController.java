@@ -331,8 +331,17 @@ class BridgeController {
         return specs.entrySet().stream()
                 .map(entry -> new StringDrag(
                         entry.getKey(),
-                        Drag.ofRaising(setUp, entry.getValue(), Drag.DRY, allN).degrees(),
-                        Drag.ofRaising(setUp, entry.getValue(), Drag.GRAPHITED, allN)
+                        Drag.ofRaising(
+                                        setUp,
+                                        entry.getValue(),
+                                        instrument.stuck().dry().value(),
+                                        allN)
+                                .degrees(),
+                        Drag.ofRaising(
+                                        setUp,
+                                        entry.getValue(),
+                                        instrument.stuck().graphited().value(),
+                                        allN)
                                 .degrees()))
                 .toList();
     }

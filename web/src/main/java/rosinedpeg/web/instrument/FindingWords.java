@@ -41,16 +41,17 @@ class FindingWords {
                 finding.concerns().map(Enum::name).orElse(""));
     }
 
-    /** {@return the address of the page that it is drawn on, below the instrument's own} */
+    /** {@return the address of the page that it is drawn on, after the instrument's own} */
     public String page(Finding finding) {
         return switch (finding.kind().part()) {
-            case BRIDGE -> "bridge";
-            case PEGBOX -> "pegbox";
-            case PEGS -> "pegs";
-            case TAILPIECE -> "tailpiece";
-            case STRINGS -> "plan";
+            case BRIDGE -> "/bridge";
+            case PEGBOX -> "/pegbox";
+            case PEGS -> "/pegs";
+            case TAILPIECE -> "/tailpiece";
+            case STRINGS -> "/plan";
+            case BOW -> "#care";
             case FIT ->
-                "fit"
+                "/fit"
                         + finding.concerns()
                                 .map(position -> "?string=" + position)
                                 .orElse("");

@@ -9,11 +9,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import rosinedpeg.core.bridge.StuckShares;
+import rosinedpeg.core.care.Rosining;
+import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.inspection.Condition;
+import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.plan.Particulars;
 import rosinedpeg.core.plan.PegCondition;
-import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -35,6 +40,7 @@ import rosinedpeg.core.wear.WearState;
  * @param collars every collar distance that was measured, by peg
  * @param bridgeLookedAtOn the day its bridge was measured last, or null
  * @param coupling what its runs have shown of how much it gives
+ * @param stuck how much of a string sticks in its bridge grooves
  */
 public record Instrument(
         UUID id,
@@ -48,10 +54,11 @@ public record Instrument(
         Map<Position, Set<PegSign>> pegSigns,
         Map<Position, List<Collar>> collars,
         LocalDate bridgeLookedAtOn,
-        Coupling.Evidence coupling) {
+        Evidence coupling,
+        StuckShares stuck) {
 
     /** {@return everything that is known of it, to be looked over} */
-    Condition condition(ZoneId zone) {
+    Condition condition(ZoneId zone, Rosining rosining) {
         Map<Position, WearState> wear = new EnumMap<>(Position.class);
         strings.forEach(string -> wear.put(string.position(), string.state()));
         return new Condition(
@@ -68,7 +75,14 @@ public record Instrument(
                         .max(Comparator.naturalOrder())
                         .map(at -> at.atZone(zone).toLocalDate())
                         .orElse(null),
-                bridgeLookedAtOn);
+                bridgeLookedAtOn,
+                rosining);
+    }
+
+    /** {@return what a plan has to know of it beside its set-up} */
+    public Particulars particulars() {
+        return new Particulars(
+                LoadBands.USUAL, Guard.of(fittings.parchment(), fittings.tube() && !fittings.parchment()), stuck);
     }
 
     /** {@return how each peg behaves, by the last look at it} */

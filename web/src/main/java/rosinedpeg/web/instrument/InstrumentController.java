@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
@@ -71,12 +72,15 @@ class InstrumentController {
 
     private final Instruments instruments;
     private final StringKinds kinds;
+    private final Aftercare aftercare;
     private final FindingWords findings;
     private final Clock clock;
 
-    InstrumentController(Instruments instruments, StringKinds kinds, FindingWords findings, Clock clock) {
+    InstrumentController(
+            Instruments instruments, StringKinds kinds, Aftercare aftercare, FindingWords findings, Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
+        this.aftercare = aftercare;
         this.findings = findings;
         this.clock = clock;
     }
@@ -280,7 +284,14 @@ class InstrumentController {
         model.addAttribute("areas", Done.of(instrument.setUp()));
         model.addAttribute("found", found(instrument));
         model.addAttribute("looks", looks(instrument));
-        model.addAttribute("log", instruments.log(id));
+        List<LogEntry> log = new ArrayList<>(instruments.log(id));
+        log.addAll(aftercare.log(id));
+        log.sort(Comparator.comparing(LogEntry::at).reversed());
+        model.addAttribute("log", log);
+        model.addAttribute("owed", aftercare.owed(id));
+        model.addAttribute("careKinds", CareKind.values());
+        model.addAttribute("lastCare", aftercare.lastCare(id));
+        model.addAttribute("press", UUID.randomUUID());
         model.addAttribute("now", clock.instant());
         if (instrument.fullyStrung()) {
             model.addAttribute(
@@ -295,7 +306,10 @@ class InstrumentController {
     private Map<String, List<Finding>> found(Instrument instrument) {
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
         FOUND.forEach(group -> groups.put(group, new ArrayList<>()));
-        Inspection.of(instrument.condition(CurrentWorkshop.zone()), today())
+        Inspection.of(
+                        instrument.condition(
+                                CurrentWorkshop.zone(), aftercare.rosining(instrument, CurrentWorkshop.zone())),
+                        today())
                 .forEach(finding -> groups.get(findings.group(finding)).add(finding));
         groups.values().removeIf(List::isEmpty);
         return groups;

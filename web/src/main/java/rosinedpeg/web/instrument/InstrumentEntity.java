@@ -1,6 +1,8 @@
 package rosinedpeg.web.instrument;
 
+import jakarta.persistence.AttributeOverride;
 import jakarta.persistence.Column;
+import jakarta.persistence.Embedded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -9,11 +11,16 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.bridge.StuckShare;
+import rosinedpeg.core.bridge.StuckShares;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -59,9 +66,24 @@ class InstrumentEntity {
     private boolean tunersBuiltIn;
     private boolean parchment;
     private boolean tube;
-    private double couplingXx;
-    private double couplingXy;
-    private int couplingReadings;
+
+    @Embedded
+    @AttributeOverride(name = "xx", column = @Column(name = "coupling_xx"))
+    @AttributeOverride(name = "xy", column = @Column(name = "coupling_xy"))
+    @AttributeOverride(name = "readings", column = @Column(name = "coupling_readings"))
+    private Seen coupling = Seen.NOTHING;
+
+    @Embedded
+    @AttributeOverride(name = "xx", column = @Column(name = "stuck_dry_xx"))
+    @AttributeOverride(name = "xy", column = @Column(name = "stuck_dry_xy"))
+    @AttributeOverride(name = "readings", column = @Column(name = "stuck_dry_readings"))
+    private Seen stuckDry = Seen.NOTHING;
+
+    @Embedded
+    @AttributeOverride(name = "xx", column = @Column(name = "stuck_graphited_xx"))
+    @AttributeOverride(name = "xy", column = @Column(name = "stuck_graphited_xy"))
+    @AttributeOverride(name = "readings", column = @Column(name = "stuck_graphited_readings"))
+    private Seen stuckGraphited = Seen.NOTHING;
 
     private double hoursPerWeek;
 
@@ -116,14 +138,18 @@ class InstrumentEntity {
         return new Fittings(parchment, tube, tunersBuiltIn);
     }
 
-    Coupling.Evidence coupling() {
-        return new Coupling.Evidence(couplingXx, couplingXy, couplingReadings);
+    Evidence coupling() {
+        return coupling.evidence();
     }
 
-    void setCoupling(Coupling.Evidence evidence) {
-        couplingXx = evidence.xx();
-        couplingXy = evidence.xy();
-        couplingReadings = evidence.readings();
+    StuckShares stuck() {
+        return StuckShares.learned(stuckDry.evidence(), stuckGraphited.evidence());
+    }
+
+    void learn(Collection<Coupling.Observation> sinkings, Learned.Leans leans) {
+        coupling = Seen.of(Coupling.add(coupling.evidence(), sinkings));
+        stuckDry = Seen.of(StuckShare.add(stuckDry.evidence(), leans.dry()));
+        stuckGraphited = Seen.of(StuckShare.add(stuckGraphited.evidence(), leans.graphited()));
     }
 
     void guard(boolean parchment, boolean tube) {

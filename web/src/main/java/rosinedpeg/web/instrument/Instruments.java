@@ -17,6 +17,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
@@ -153,7 +154,7 @@ public class Instruments {
 
     /** Changes what keeps I from cutting into the bridge. */
     @Transactional
-    void guard(UUID id, boolean parchment, boolean tube) {
+    public void guard(UUID id, boolean parchment, boolean tube) {
         entity(id).guard(parchment, tube);
     }
 
@@ -216,11 +217,18 @@ public class Instruments {
                 .id();
     }
 
-    /** Adds to what is known of how much an instrument gives. */
+    /** Adds to what is known of how much an instrument gives, and of how much sticks in its grooves. */
     @Transactional
-    public void learn(UUID id, Collection<Coupling.Observation> sinkings) {
-        InstrumentEntity entity = entity(id);
-        entity.setCoupling(entity.coupling().plus(sinkings));
+    public void learn(UUID id, Collection<Coupling.Observation> sinkings, Learned.Leans leans) {
+        entity(id).learn(sinkings, leans);
+    }
+
+    /** Records that a string came off and nothing went on in its place. */
+    @Transactional
+    public void takeOff(UUID id, Position position, boolean keep) {
+        entity(id);
+        fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
+                .ifPresent(old -> old.remove(clock.instant(), keep));
     }
 
     /** Records that a string broke and one of the same kind has gone on in its place now. */
@@ -349,6 +357,7 @@ public class Instruments {
                         .map(MeasurementEntity::measuredOn)
                         .max(Comparator.naturalOrder())
                         .orElse(null),
-                entity.coupling());
+                entity.coupling(),
+                entity.stuck());
     }
 }

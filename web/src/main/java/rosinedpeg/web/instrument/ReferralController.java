@@ -17,10 +17,12 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 class ReferralController {
 
     private final Instruments instruments;
+    private final Aftercare aftercare;
     private final Clock clock;
 
-    ReferralController(Instruments instruments, Clock clock) {
+    ReferralController(Instruments instruments, Aftercare aftercare, Clock clock) {
         this.instruments = instruments;
+        this.aftercare = aftercare;
         this.clock = clock;
     }
 
@@ -31,7 +33,8 @@ class ReferralController {
         model.addAttribute(
                 "findings",
                 Inspection.of(
-                                instrument.condition(CurrentWorkshop.zone()),
+                                instrument.condition(
+                                        CurrentWorkshop.zone(), aftercare.rosining(instrument, CurrentWorkshop.zone())),
                                 clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate())
                         .stream()
                         .filter(Finding::refer)

@@ -235,6 +235,8 @@ class PlanController {
         }
         ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)
                 .by(form.schools())
+                .on(instrument.particulars())
+                .asService(form.getReason() == Reason.SERVICE)
                 .covered(over(instrument, form))
                 .withBroken(form.getBroken().stream()
                         .filter(replacements::containsKey)

@@ -19,7 +19,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.PegCondition;
@@ -129,7 +128,7 @@ class WorkController {
         model.addAttribute(
                 "workKinds",
                 Arrays.stream(PlanKind.values())
-                        .filter(kind -> kind != PlanKind.CHANGE)
+                        .filter(kind -> kind != PlanKind.CHANGE && kind != PlanKind.SERVICE)
                         .toList());
         model.addAttribute("pegConditions", PegCondition.values());
         model.addAttribute("friction", instrument.setUp().pegKind().holdsByFriction());
@@ -151,9 +150,10 @@ class WorkController {
         Schools schools = Schools.usual(instrument.setUp().family())
                 .with(form.getTreatment())
                 .with(Schools.USUAL.bridge().stance(), form.getRaising());
-        RepairPlanner planner = new RepairPlanner(instrument.setUp(), instrument.specs(), schools, LoadBands.USUAL);
+        RepairPlanner planner =
+                new RepairPlanner(instrument.setUp(), instrument.specs(), schools, instrument.particulars());
         return switch (form.getKind()) {
-            case CHANGE -> throw new NotFoundException("a change is planned elsewhere");
+            case CHANGE, SERVICE -> throw new NotFoundException("a change is planned elsewhere");
             case EMERGENCY -> emergency(instrument, form, offered, model);
             case BRIDGE_DOWN -> Optional.of(planner.bridgeDown());
             case TAILPIECE_CHANGE -> Optional.of(planner.tailpieceChange());
@@ -188,6 +188,7 @@ class WorkController {
         }
         ChangeRequest request = ChangeRequest.usual(
                         instrument.setUp(), instrument.specs(), Map.of(position, kind.spec()))
+                .on(instrument.particulars())
                 .withBroken(form.isBroken() ? Set.of(position) : Set.of());
         return Optional.of(RepairPlanner.emergency(request));
     }

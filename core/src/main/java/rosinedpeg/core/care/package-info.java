@@ -1,0 +1,2 @@
+/** The care of strings and bow between changes. */
+package rosinedpeg.core.care;
