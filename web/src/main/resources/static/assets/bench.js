@@ -2,6 +2,10 @@
 const NEXT = new Set([" ", "ArrowRight", "PageDown"]);
 const BACK = new Set(["ArrowLeft", "PageUp"]);
 
+// A pedal or key that bounces sends its press twice in a moment; nobody means that.
+const BOUNCE_MS = 120;
+let lastTurn = -BOUNCE_MS;
+
 const bench = () => document.getElementById("bench");
 
 function press(name) {
@@ -22,9 +26,13 @@ document.addEventListener("keydown", (event) => {
     if (event.key === "Escape") event.target.blur();
     return;
   }
-  if (event.repeat && (NEXT.has(event.key) || BACK.has(event.key))) {
-    event.preventDefault();
-    return;
+  if (NEXT.has(event.key) || BACK.has(event.key)) {
+    const bounced = event.repeat || event.timeStamp - lastTurn < BOUNCE_MS;
+    lastTurn = event.timeStamp;
+    if (bounced) {
+      event.preventDefault();
+      return;
+    }
   }
   // A button or link in focus answers the space bar itself.
   if (event.key === " " && event.target.matches("button, a, summary")) return;
@@ -47,10 +55,12 @@ let asking = false;
 
 function busy() {
   const typed = [...(bench()?.querySelectorAll("input:not([type=hidden], [type=radio]), textarea") ?? [])];
-  return asking || document.hidden || document.querySelector("dialog[open]") || typed.some((field) => field.value);
+  const open = document.querySelector("dialog[open]");
+  return asking || kept().length > 0 || document.hidden || open || typed.some((field) => field.value);
 }
 
 function swap(html) {
+  walked.length = 0;
   bench().outerHTML = html;
   htmx.process(bench());
   document.dispatchEvent(new Event("htmx:afterSwap"));
@@ -79,27 +89,139 @@ function keep(entries) {
   notice.querySelector("b").textContent = entries.length || "";
 }
 
+function keepOne(path, formData) {
+  if (path.endsWith("/back") && walked.length > 0) {
+    walkBack();
+    return;
+  }
+  const body = new URLSearchParams(formData).toString();
+  if (kept().some((entry) => entry.body === body)) return;
+  keep([...kept(), { path, body, at: Date.now() }]);
+  if (path.endsWith("/done")) walk();
+  else renewPress();
+  if (/\/(skip|wrong|back|end)$/.test(path)) stopWalking();
+}
+
+// Meanwhile the bench goes on by the steps that the server sent ahead. Pages that were left are kept for going back.
+const walked = [];
+
+const hiddenFields = (name) => bench().querySelectorAll(`form input[name="${name}"]`);
+
+// Pages over plain HTTP on a local network have no randomUUID.
+function freshId() {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6] & 15) | 64;
+  bytes[8] = (bytes[8] & 63) | 128;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
+}
+
+function renewPress() {
+  const fresh = freshId();
+  hiddenFields("press").forEach((field) => (field.value = fresh));
+}
+
+function stopWalking() {
+  bench().querySelectorAll("[data-key=next], [data-key=skip], [data-key=wrong]").forEach((button) => {
+    button.disabled = true;
+  });
+  document.getElementById("kept-end").hidden = false;
+}
+
+function walk() {
+  const steps = document.getElementById("ahead").content.children;
+  const now = Number(bench().querySelector("form[action$='/done'] input[name=step]").value);
+  const next = [...steps].find((step) => Number(step.dataset.step) > now);
+  if (!next) {
+    stopWalking();
+    return;
+  }
+  walked.push(bench().cloneNode(true));
+  const part = (selector) => {
+    const copy = next.querySelector(selector)?.cloneNode(true);
+    copy?.classList.add("ahead-part");
+    return copy;
+  };
+  bench()
+    .querySelectorAll("[data-online], .ahead-part, .bench-load svg")
+    .forEach((old) => old.remove());
+  bench().querySelectorAll(".bench-drawing, .bench-track").forEach((old) => old.replaceChildren());
+  const heading = bench().querySelector("h1");
+  heading.textContent = next.querySelector("h1").textContent;
+  document.getElementById("bench-where").replaceChildren(...part(".where").childNodes);
+  document.getElementById("bench-post").replaceChildren(...part(".post").childNodes);
+  heading
+    .closest("[aria-live]")
+    .after(...[part(".bench-how"), part(".bench-figures"), part(".cautions")].filter(Boolean));
+  bench().querySelector("[data-key=next] span").textContent = next.querySelector(".ends").textContent;
+  bench().querySelector(".bench-load > div").replaceChildren(part(".load"));
+  bench().querySelector("form[action$='/done'] input[name=step]").value = next.dataset.step;
+  const before = hiddenFields("press")[0].value;
+  hiddenFields("after").forEach((field) => (field.value = before));
+  renewPress();
+  bench().classList.add("ahead");
+  bench().querySelectorAll("form button").forEach((button) => (button.disabled = false));
+  heading.focus({ preventScroll: true });
+}
+
+// Going back to a step whose press was not sent yet forgets that press.
+function walkBack() {
+  const entries = kept();
+  entries.splice(entries.findLastIndex((entry) => entry.path.endsWith("/done")), 1);
+  bench().replaceWith(walked.pop());
+  keep(entries);
+  htmx.process(bench());
+  bench().querySelectorAll("form button").forEach((button) => (button.disabled = false));
+  bench().querySelector("h1").focus({ preventScroll: true });
+}
+
 document.addEventListener("htmx:sendError", (event) => {
   const { verb, path, formData } = event.detail.requestConfig;
-  if (verb !== "post") return;
-  const body = new URLSearchParams(formData).toString();
-  const others = kept().filter((entry) => entry.body !== body);
-  keep([...others, { path, body }]);
+  if (verb === "post") keepOne(path, formData);
 });
 
+// What is pressed while something is still kept comes after it.
+document.addEventListener("htmx:beforeRequest", (event) => {
+  const { verb, path, formData } = event.detail.requestConfig;
+  if (verb !== "post" || kept().length === 0) return;
+  event.preventDefault();
+  event.stopImmediatePropagation();
+  keepOne(path, formData);
+  send();
+});
+
+// The page that is open knows the present token; the one that was kept may be of an earlier session.
+function fieldsOf(entry) {
+  const fields = new URLSearchParams(entry.body);
+  const token = document.querySelector("input[name=_csrf]");
+  if (token) fields.set("_csrf", token.value);
+  fields.set("ago", Math.max(0, Math.round((Date.now() - entry.at) / 1000)));
+  return fields;
+}
+
 async function send() {
-  const [first, ...rest] = kept();
-  if (!first || asking) return;
+  if (asking || kept().length === 0) return;
   asking = true;
+  let page = null;
   try {
-    const answer = await fetch(first.path, {
-      method: "POST",
-      headers: { "HX-Request": "true", "Content-Type": "application/x-www-form-urlencoded" },
-      body: first.body,
-    });
-    keep(rest);
-    if (answer.ok && bench()) swap(await answer.text());
-    keep(rest);
+    while (kept().length > 0) {
+      const [first] = kept();
+      const answer = await fetch(first.path, {
+        method: "POST",
+        headers: { "HX-Request": "true" },
+        body: fieldsOf(first),
+      });
+      // Signed out meanwhile: what is kept waits for the next sign-in.
+      if (answer.redirected || answer.status === 401 || answer.status === 403) {
+        location.reload();
+        return;
+      }
+      if (answer.status >= 500) return;
+      if (answer.ok && bench()?.dataset.run && first.path.includes(bench().dataset.run)) page = await answer.text();
+      keep(kept().slice(1));
+    }
+    if (page && bench()) swap(page);
+    keep(kept());
   } catch {
     // Still no connection.
   } finally {
@@ -118,7 +240,7 @@ document.addEventListener("htmx:beforeRequest", () => {
 });
 for (const failed of ["htmx:sendError", "htmx:responseError", "htmx:timeout"]) {
   document.addEventListener(failed, () => {
-    bench()?.querySelectorAll("form button").forEach((button) => (button.disabled = false));
+    if (kept().length === 0) bench()?.querySelectorAll("form button").forEach((button) => (button.disabled = false));
   });
 }
 
@@ -134,6 +256,7 @@ document.addEventListener("htmx:afterRequest", () => {
 
 // The new step is read out, and keys work again at once; a refused entry gets the cursor back.
 document.addEventListener("htmx:afterSwap", () => {
+  walked.length = 0;
   const refused = bench()?.querySelector('[aria-invalid="true"]');
   if (refused) refused.focus();
   else bench()?.querySelector("h1")?.focus({ preventScroll: true });

@@ -24,6 +24,7 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Instrument;
@@ -72,7 +73,8 @@ class AftercareIT extends RunningApplication {
     }
 
     private void press(UUID run, BenchEntry entry) {
-        in(() -> benches.record(run, UUID.randomUUID(), benches.get(run).state().lastSequence(), entry));
+        in(() -> benches.record(
+                run, Press.now(UUID.randomUUID(), benches.get(run).state().lastSequence()), entry));
     }
 
     /** Presses to the end, entering what the steps are given. */

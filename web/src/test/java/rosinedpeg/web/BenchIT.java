@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.time.Duration;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -18,6 +19,7 @@ import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -28,7 +30,9 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Benches.Taken;
+import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -71,7 +75,7 @@ class BenchIT extends RunningApplication {
     }
 
     private Taken record(UUID press, long seen, BenchEntry entry) {
-        return in(() -> benches.record(run, press, seen, entry));
+        return in(() -> benches.record(run, Press.now(press, seen), entry));
     }
 
     private void endRun() {
@@ -90,6 +94,28 @@ class BenchIT extends RunningApplication {
                 .as("a reading always counts")
                 .isEqualTo(Taken.RECORDED);
         assertThat(in(() -> benches.get(run)).state().reached()).isEqualTo(1);
+        endRun();
+    }
+
+    /** Presses that waited for a connection come one after the other, whatever was read or noted meanwhile. */
+    @Test
+    void pressesThatWaitedFollowEachOther() {
+        UUID first = UUID.randomUUID();
+        UUID second = UUID.randomUUID();
+        record(UUID.randomUUID(), 0, new BenchEntry.Gap(0.2));
+        assertThat(record(first, 0, new BenchEntry.Done(0))).isEqualTo(Taken.RECORDED);
+        record(UUID.randomUUID(), 0, new BenchEntry.Note("a lamp went out"));
+        Duration ago = Duration.ofHours(30);
+        assertThat(in(() -> benches.record(run, new Press(second, 0, first, ago), new BenchEntry.Done(1))))
+                .isEqualTo(Taken.RECORDED);
+        assertThat(in(() -> benches.record(run, new Press(UUID.randomUUID(), 0, first, ago), new BenchEntry.Done(2))))
+                .as("its page was another one's")
+                .isEqualTo(Taken.MOVED_ON);
+        Run now = in(() -> benches.get(run));
+        assertThat(now.state().reached()).isEqualTo(2);
+        assertThat(now.events().stream().map(BenchEvent::at))
+                .as("never before what was there")
+                .isSorted();
         endRun();
     }
 

@@ -14,6 +14,8 @@ import java.util.List;
 /** Debian's Chromium, headless. */
 final class Browser implements AutoCloseable {
 
+    private static final int BOUNCE_MS = 125;
+
     private final Playwright playwright = Playwright.create();
     private final com.microsoft.playwright.Browser chromium = playwright
             .chromium()
@@ -57,6 +59,12 @@ final class Browser implements AutoCloseable {
         page.keyboard().type(RunningApplication.PASSWORD);
         page.keyboard().press("Enter");
         page.waitForURL(url -> !url.contains("/sign-in"));
+    }
+
+    /** Turns a page with a key or a pedal, slowly enough not to be taken for one that bounces. */
+    static void turn(Page page, String key) {
+        page.waitForTimeout(BOUNCE_MS);
+        page.keyboard().press(key);
     }
 
     /** Lets axe look at the page as it stands. */

@@ -40,7 +40,7 @@ class FamiliesIT extends InBrowser {
             if (here.equals(heading)) {
                 return;
             }
-            page.keyboard().press("PageDown");
+            Browser.turn(page, "PageDown");
             assertThat(heading(page)).not().hasText(here);
         }
         throw new AssertionError("the pedal does not come to " + heading + " but to "

@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import java.util.List;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 
 /** What a stranger does first, in a real browser. */
@@ -42,7 +44,7 @@ class FirstMinuteIT extends InBrowser {
 
         assertThat(heading(page)).hasText("Look the instrument over");
         Browser.assertAccessible(page);
-        page.keyboard().press("Space");
+        Browser.turn(page, "Space");
         assertThat(heading(page)).hasText("Roughly in tune, bridge upright");
         Browser.assertAccessible(page);
 
@@ -52,7 +54,7 @@ class FirstMinuteIT extends InBrowser {
         page.keyboard().press("Enter");
         assertThat(page.locator("[role=alert]")).containsText("leans too far");
         Browser.assertAccessible(page);
-        page.keyboard().press("Space");
+        Browser.turn(page, "Space");
         assertThat(heading(page)).hasText("Roughly in tune, bridge upright");
         page.keyboard().press("g");
         page.keyboard().type("0,3");
@@ -118,7 +120,7 @@ class FirstMinuteIT extends InBrowser {
     }
 
     private static void next(Page page, String key, String heading) {
-        page.keyboard().press(key);
+        Browser.turn(page, key);
         assertThat(heading(page)).hasText(heading);
     }
 
@@ -211,7 +213,7 @@ class FirstMinuteIT extends InBrowser {
                 .single();
         first.navigate("/bench/" + run);
         String here = heading(first).textContent();
-        first.keyboard().press("Space");
+        Browser.turn(first, "Space");
         assertThat(heading(first)).not().hasText(here);
         String reached = heading(first).textContent();
 
@@ -233,12 +235,12 @@ class FirstMinuteIT extends InBrowser {
         assertThat(heading(second)).hasText(reached);
         first.bringToFront();
         first.locator("#note").blur();
-        first.keyboard().press("Space");
+        Browser.turn(first, "Space");
         assertThat(first.locator("[role=status]:visible")).containsText("had already moved on");
         assertThat(heading(first)).hasText(reached);
     }
 
-    /** A press without a connection is kept on the device and counts once when it is back. */
+    /** Without a connection the bench goes on by itself; each press counts once when it is back, whoever else is there. */
     @Test
     void aLostNetworkLosesNothing() {
         UUID run = database.sql("select id from run where instrument_id = ?")
@@ -248,19 +250,74 @@ class FirstMinuteIT extends InBrowser {
         Page page = signedIn("bench", 1280);
         page.navigate("/bench/" + run);
         page.waitForLoadState();
-        String here = heading(page).textContent();
+        List<String> headings = page.locator("#ahead")
+                                .evaluate(
+                                        "ahead => [...ahead.content.querySelectorAll('h1')].map(each => each.textContent)")
+                        instanceof List<?> all
+                ? all.stream().map(Object::toString).toList()
+                : List.of();
         long before = events(run);
         page.context().setOffline(true);
-        page.keyboard().press("PageDown");
+        next(page, "PageDown", headings.get(0));
         assertThat(page.locator("#kept")).containsText("No connection");
-        page.keyboard().press("PageDown");
-        assertThat(page.locator("#kept")).containsText("1");
-        assertThat(heading(page)).hasText(here);
-        page.context().setOffline(false);
-        assertThat(heading(page)).not().hasText(here);
-        assertThat(page.locator("#kept")).isHidden();
+        next(page, "PageDown", headings.get(1));
+        next(page, "PageUp", headings.get(0));
+        next(page, "PageDown", headings.get(1));
+        page.locator("details summary").click();
+        page.locator("#note").fill("the lamp went out");
+        page.locator("#note ~ button, form:has(#note) button").first().click();
+        assertThat(page.locator("#kept b")).hasText("3");
+        next(page, "PageDown", headings.get(2));
+        Browser.assertAccessible(page);
+
+        // Meanwhile somebody else has read the bridge, which moves nothing.
+        Page second = signedIn("pit", 390);
+        second.navigate("/bench/" + run);
+        second.waitForLoadState();
+        second.locator("details summary").click();
+        second.locator("#note").fill("the bridge stands");
+        second.locator("form:has(#note) button").first().click();
+        assertThat(second.locator("details")).containsText("One note");
         assertThat(events(run)).isEqualTo(before + 1);
+
+        page.bringToFront();
+        page.context().setOffline(false);
+        assertThat(page.locator("#kept")).isHidden();
+        assertThat(heading(page)).hasText(headings.get(2));
+        assertThat(page.locator("#bench")).not().hasClass(Pattern.compile("ahead"));
+        assertThat(events(run)).isEqualTo(before + 5);
     }
+
+    @Test
+    void aPedalThatBouncesTurnsOnce() {
+        UUID run = database.sql("select id from run where instrument_id = ?")
+                .param(instrument("Pit 5 viola"))
+                .query(UUID.class)
+                .single();
+        Page page = signedIn("bench", 1280);
+        page.navigate("/bench/" + run);
+        page.waitForLoadState();
+        String here = heading(page).textContent();
+        long before = events(run);
+        // The answer is there at once, so that only the time between the presses tells a bounce.
+        page.route("**/done", route -> route.fulfill(new Route.FulfillOptions().setStatus(204)));
+        int[] posts = {0};
+        page.onRequest(request -> posts[0] += request.method().equals("POST") ? 1 : 0);
+        page.evaluate(BOUNCE);
+        page.waitForTimeout(200);
+        assertThat(posts[0]).isEqualTo(1);
+        assertThat(heading(page)).hasText(here);
+        assertThat(events(run)).isEqualTo(before);
+    }
+
+    private static final String BOUNCE = """
+            async () => {
+              for (let i = 0; i < 3; i++) {
+                document.body.dispatchEvent(
+                  new KeyboardEvent("keydown", { key: "PageDown", bubbles: true, cancelable: true }));
+                await new Promise((after) => setTimeout(after, 30));
+              }
+            }""";
 
     private long events(UUID run) {
         return database.sql("select count(*) from run_event where run_id = ?")

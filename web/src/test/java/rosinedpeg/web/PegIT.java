@@ -109,7 +109,7 @@ class PegIT {
                     .locator("a.button")
                     .click();
             assertThat(page.locator("h1")).containsText("Tip of II");
-            page.keyboard().press("Space");
+            Browser.turn(page, "Space");
             assertThat(page.locator("h1")).containsText("Wind II");
             String run = page.url();
             String standing = standing(page);
@@ -134,7 +134,7 @@ class PegIT {
             }
             page.navigate(run);
             assertThat(standing(page)).as("after kill -9 of the database").isEqualTo(standing);
-            page.keyboard().press("Space");
+            Browser.turn(page, "Space");
             assertThat(page.locator("h1")).containsText("Hang the tail end of II");
         }
     }

@@ -3,6 +3,7 @@ package rosinedpeg.web.bench;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -12,6 +13,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -62,6 +64,9 @@ import rosinedpeg.web.platform.Wording;
 class BenchController {
 
     private static final int LONGEST_NOTE = 500;
+    /** How many steps a device can go on without a connection. */
+    private static final int AHEAD = 20;
+
     private static final Set<StepKind> WINDING = EnumSet.range(StepKind.LOCK_FAR_SIDE_THEN_CROSS, StepKind.WIND_UNDER);
 
     private final Benches benches;
@@ -241,17 +246,13 @@ class BenchController {
     }
 
     private String take(UUID id, BenchForm form, BenchEntry entry, Model model, HttpServletRequest request) {
-        Taken taken = benches.record(id, press(form), form.getSeen(), entry);
+        Taken taken = benches.record(id, form.press(), entry);
         if (!Htmx.asks(request)) {
             return "redirect:/bench/" + id + (taken == Taken.MOVED_ON ? "?moved" : "");
         }
         model.addAttribute("moved", taken == Taken.MOVED_ON);
         form.clear();
         return show(id, form, model, true);
-    }
-
-    private static UUID press(BenchForm form) {
-        return Entry.press(form.getPress());
     }
 
     private String show(UUID id, BenchForm form, Model model, boolean fragment) {
@@ -272,6 +273,7 @@ class BenchController {
         model.addAttribute("causes", causes(state));
         model.addAttribute("round", round(run, step, instrument));
         model.addAttribute("next", next(state));
+        model.addAttribute("ahead", ahead(state));
         model.addAttribute("instrument", instrument);
         model.addAttribute("now", clock.instant());
         model.addAttribute("press", UUID.randomUUID());
@@ -363,6 +365,32 @@ class BenchController {
         }
     }
 
+    /** Steps that can be shown without a connection: the next ones, as far as nothing is asked for in between. */
+    private static List<Ahead> ahead(BenchState state) {
+        List<Step> steps = state.plan().steps();
+        if (state.over() || state.askedAgain() >= 0 || state.heldByBridge()) {
+            return List.of();
+        }
+        Set<Position> dry = state.owed().stream()
+                .map(steps::get)
+                .filter(step -> step.kind() == StepKind.GRAPHITE)
+                .map(Step::position)
+                .collect(Collectors.toSet());
+        return IntStream.range(state.reached() + 1, Math.min(steps.size(), state.reached() + 1 + AHEAD))
+                .takeWhile(index -> !steps.get(index).kind().raisesTension()
+                        || !dry.contains(steps.get(index).position()))
+                .mapToObj(index -> new Ahead(steps.get(index), steps.get(index - 1)))
+                .toList();
+    }
+
+    /**
+     * A step that is shown before its turn.
+     *
+     * @param step the step
+     * @param before the one before it, whose load is the load then
+     */
+    public record Ahead(Step step, Step before) {}
+
     private static Step next(BenchState state) {
         int after = state.reached() + (state.askedAgain() >= 0 ? 0 : 1);
         return after < state.plan().steps().size() ? state.plan().steps().get(after) : null;
@@ -400,11 +428,21 @@ class BenchController {
 
     /** What is typed at the bench, with the press it comes with and the last event its page knew. */
     static class BenchForm {
+        /** A day, in s: an older press than that is taken as of now less a day. */
+        private static final long LONGEST_AGO = 86_400;
+
         private String press = "";
         private long seen;
+        private String after = "";
+        private long ago;
         private String cents = "";
         private String gap = "";
         private String note = "";
+
+        Press press() {
+            UUID before = after.isEmpty() ? null : Entry.press(after);
+            return new Press(Entry.press(press), seen, before, Duration.ofSeconds(Math.min(ago, LONGEST_AGO)));
+        }
 
         void clear() {
             cents = "";
@@ -426,6 +464,22 @@ class BenchController {
 
         public void setSeen(long seen) {
             this.seen = seen;
+        }
+
+        public String getAfter() {
+            return after;
+        }
+
+        public void setAfter(String after) {
+            this.after = after;
+        }
+
+        public long getAgo() {
+            return ago;
+        }
+
+        public void setAgo(long ago) {
+            this.ago = ago;
         }
 
         public String getCents() {

@@ -158,27 +158,26 @@ public class Benches {
      * Adds to the ledger of a run.
      *
      * @param id the run
-     * @param press the press of a button or key that this is; one that was already taken changes nothing
-     * @param seen the number of the last event on the page it was pressed on
+     * @param press the press that this is
      * @param entry what happened
      * @return what became of it
      */
     @Transactional
-    public Taken record(UUID id, UUID press, long seen, BenchEntry entry) {
+    public Taken record(UUID id, Press press, BenchEntry entry) {
         RunEntity run = runs.lock(id).orElseThrow(() -> new NotFoundException("run " + id));
         List<RunEventEntity> ledger = new ArrayList<>(events.findByRunIdInOrderBySequence(List.of(id)));
         Run before = view(run, ledger);
-        if (ledger.stream().anyMatch(event -> event.press().equals(press))) {
+        if (ledger.stream().anyMatch(event -> event.press().equals(press.id()))) {
             return Taken.REPEATED;
         }
-        if (before.state().over() || (entry.movesTheRun() && before.state().lastSequence() != seen)) {
+        if (before.state().over() || (entry.movesTheRun() && isBehind(press, ledger))) {
             return Taken.MOVED_ON;
         }
-        BenchEvent event = entry.event(before.state().lastSequence() + 1, clock.instant(), before.state());
+        BenchEvent event = entry.event(before.state().lastSequence() + 1, at(press, run, before), before.state());
         if (event == null) {
             return Taken.MOVED_ON;
         }
-        RunEventEntity row = new RunEventEntity(id, press, event, CurrentWorkshop.recordedBy());
+        RunEventEntity row = new RunEventEntity(id, press.id(), event, CurrentWorkshop.recordedBy());
         events.save(row);
         ledger.add(row);
         BenchState after = view(run, ledger).state();
@@ -186,6 +185,25 @@ public class Benches {
             close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
         }
         return Taken.RECORDED;
+    }
+
+    /** Whether the run has moved since the page of a press; readings and notes move nothing. */
+    private static boolean isBehind(Press press, List<RunEventEntity> ledger) {
+        return ledger.stream()
+                .filter(RunEventEntity::moves)
+                .reduce((earlier, later) -> later)
+                .filter(last -> last.sequence() > press.seen() && !last.press().equals(press.after()))
+                .isPresent();
+    }
+
+    /** When it was pressed: never before what is in the ledger already. */
+    private Instant at(Press press, RunEntity run, Run before) {
+        Instant pressed = clock.instant().minus(press.ago());
+        Instant earliest = before.events().stream()
+                .map(BenchEvent::at)
+                .reduce((earlier, later) -> later)
+                .orElse(run.startedAt());
+        return pressed.isBefore(earliest) ? earliest : pressed;
     }
 
     /** Makes what the ledger says part of the instrument's record. */

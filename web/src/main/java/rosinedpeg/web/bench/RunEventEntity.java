@@ -125,6 +125,15 @@ class RunEventEntity {
         return runId;
     }
 
+    long sequence() {
+        return sequence;
+    }
+
+    /** {@return whether it moves the run, as readings and notes do not} */
+    boolean moves() {
+        return kind != Kind.PITCH_READ && kind != Kind.GAP_READ && kind != Kind.NOTED;
+    }
+
     UUID press() {
         return press;
     }

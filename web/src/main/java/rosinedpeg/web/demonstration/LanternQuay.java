@@ -46,6 +46,7 @@ import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.diary.Occasion;
@@ -303,7 +304,7 @@ class LanternQuay implements ApplicationRunner {
             entries.add(new BenchEntry.Done(step.index()));
         }
         for (int i = 0; i < entries.size(); i++) {
-            benches.record(run, UUID.randomUUID(), i, entries.get(i));
+            benches.record(run, Press.now(UUID.randomUUID(), i), entries.get(i));
         }
     }
 
