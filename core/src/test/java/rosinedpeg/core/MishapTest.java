@@ -168,8 +168,23 @@ class MishapTest {
             assertThat(run.state().now().orElseThrow().kind()).isEqualTo(first);
             run.pressTo(StepKind.TUNING_ROUND, null);
         }
-        assertThat(MishapPlanner.refers(slips, 2)).isTrue();
-        assertThat(MishapPlanner.refers(slips, 1)).isFalse();
+        assertThat(MishapPlanner.refers(run.plan, slips, 2)).isTrue();
+        assertThat(MishapPlanner.refers(run.plan, slips, 1)).isFalse();
+    }
+
+    /** A machine has nothing to push in or treat. */
+    @ParameterizedTest
+    @CsvSource({"PEG_SLIPS", "PEG_STUCK"})
+    void aMachineHeadIsLookedAtAndThenReferred(Kind kind) {
+        Run run = new Run(change(Family.BASS));
+        run.pressTo(StepKind.TUNING_ROUND, null);
+        Mishap mishap = Mishap.of(kind, Position.II);
+        for (StepKind first : List.of(StepKind.LOOK_AT_GEARS, StepKind.LEAVE_TO_REPAIRER)) {
+            run.goesWrong(mishap);
+            assertThat(run.state().now().orElseThrow().kind()).isEqualTo(first);
+            run.pressTo(StepKind.TUNING_ROUND, null);
+        }
+        assertThat(MishapPlanner.refers(run.plan, mishap, 1)).isTrue();
     }
 
     /** A peg that stays stuck: its string keeps what is on it, and the work goes on without. */

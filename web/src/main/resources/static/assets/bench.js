@@ -49,6 +49,22 @@ document.addEventListener("keydown", (event) => {
   if (taken) event.preventDefault();
 });
 
+// On stage a clock runs. It goes by the server's time, which the page came with; a device's own clock may be off.
+let clockStarted = null;
+
+function tick() {
+  const clock = bench()?.querySelector("[data-clock]");
+  if (!clock) return;
+  if (clockStarted?.element !== clock) {
+    const [minutes, seconds] = clock.textContent.split(":").map(Number);
+    clockStarted = { element: clock, at: performance.now() - (minutes * 60 + seconds) * 1000 };
+  }
+  const seconds = Math.floor((performance.now() - clockStarted.at) / 1000);
+  clock.textContent = `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+}
+
+setInterval(tick, 500);
+
 // Another device may go on with the same run: this page follows, unless something is being typed on it.
 const FOLLOW_EVERY = 1400;
 let asking = false;
@@ -152,7 +168,7 @@ function walk() {
   document.getElementById("bench-post").replaceChildren(...part(".post").childNodes);
   heading
     .closest("[aria-live]")
-    .after(...[part(".bench-how"), part(".bench-figures"), part(".cautions")].filter(Boolean));
+    .after(...[part(".bench-how"), part(".cautions"), part(".bench-figures")].filter(Boolean));
   bench().querySelector("[data-key=next] span").textContent = next.querySelector(".ends").textContent;
   bench().querySelector(".bench-load > div").replaceChildren(part(".load"));
   bench().querySelector("form[action$='/done'] input[name=step]").value = next.dataset.step;

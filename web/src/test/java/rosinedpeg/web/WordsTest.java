@@ -120,6 +120,7 @@ class WordsTest {
         add(wanted, "wording.", Wording.values(), "");
         add(wanted, "family.", Family.values(), "");
         add(wanted, "pegKind.", PegKind.values(), "");
+        add(wanted, "step.byPeg.", PegKind.values(), "");
         add(wanted, "tailEnd.", TailEnd.values(), "");
         add(wanted, "core.", StringCore.values(), "");
         add(wanted, "end.", StringEnd.values(), "");

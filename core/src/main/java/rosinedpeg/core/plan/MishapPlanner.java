@@ -97,7 +97,7 @@ public final class MishapPlanner {
                 steps.add(step.at(steps.size()));
             }
         }
-        if (mishap.kind() == Mishap.Kind.PEG_STUCK && refers(mishap, times)) {
+        if (mishap.kind() == Mishap.Kind.PEG_STUCK && refers(plan, mishap, times)) {
             planner.without(mishap.position()).forEach(step -> steps.add(step.at(steps.size())));
         } else if (!over) {
             plan.steps().subList(reached, plan.steps().size()).forEach(step -> steps.add(step.at(steps.size())));
@@ -160,8 +160,10 @@ public final class MishapPlanner {
             case TIP_PULLED_OUT, TURNS_CROSSED -> rewind(position, false);
             case PEG_SLIPS -> pegSlips(position, times);
             case PEG_STUCK -> {
-                if (times == 0) {
+                if (times == 0 && plan.setUp().pegKind().holdsByFriction()) {
                     list.add(StepKind.FREE_PEG, position, List.of(Material.LINT_FREE_CLOTH), List.of(Caution.PEG));
+                } else if (times == 0) {
+                    list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
                 } else {
                     list.add(StepKind.LEAVE_TO_REPAIRER, position);
                 }
@@ -216,10 +218,14 @@ public final class MishapPlanner {
     }
 
     private void pegSlips(Position position, int times) {
-        if (times == 0) {
+        boolean friction = plan.setUp().pegKind().holdsByFriction();
+        if (times == 0 && !friction) {
+            list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
+            bringBackUp(position);
+        } else if (times == 0) {
             list.add(StepKind.PUSH_PEG_IN, position, List.of(), List.of(Caution.PEG));
             bringBackUp(position);
-        } else if (times == 1 && plan.setUp().pegKind().holdsByFriction()) {
+        } else if (times == 1 && friction) {
             rewind(position, true);
         } else {
             list.add(StepKind.LEAVE_TO_REPAIRER, position);
@@ -334,11 +340,11 @@ public final class MishapPlanner {
     }
 
     /** {@return whether a mishap ends in a repairer's hands when it has happened so often before} */
-    public static boolean refers(Mishap mishap, int times) {
+    public static boolean refers(ChangePlan plan, Mishap mishap, int times) {
         return switch (mishap.kind()) {
             case POST_RATTLES -> true;
             case PEG_STUCK -> times >= 1;
-            case PEG_SLIPS -> times >= 2;
+            case PEG_SLIPS -> times >= (plan.setUp().pegKind().holdsByFriction() ? 2 : 1);
             default -> false;
         };
     }

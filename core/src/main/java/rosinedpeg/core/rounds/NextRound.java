@@ -19,6 +19,9 @@ import rosinedpeg.core.strings.StringSpec;
  */
 public record NextRound(Position next, Map<Position, Cents> drops, int rounds, List<Position> order) {
 
+    /** A string that carries less than this share of its tension is set aside: nobody listens to it. */
+    private static final double SOUNDS = 0.5;
+
     /**
      * Works out what comes next.
      *
@@ -55,7 +58,10 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
                         .filter(position ->
                                 Math.abs(on.get(position).centsAt(nowN.get(position))) > TuningRounds.TOLERANCE_CENTS)
                         .findFirst();
-        return next.map(
-                position -> new NextRound(position, rounds.predictedDrops(nowN, position), best.count(), best.order()));
+        return next.map(position -> {
+            Map<Position, Cents> drops = new EnumMap<>(rounds.predictedDrops(nowN, position));
+            drops.keySet().removeIf(other -> nowN.get(other) < SOUNDS * setUp.tensionN(strings.get(other)));
+            return new NextRound(position, drops, best.count(), best.order());
+        });
     }
 }

@@ -268,7 +268,7 @@ public class Benches {
                 .toList());
         List<Mishap> before = new ArrayList<>();
         for (Mishap mishap : state.mishaps()) {
-            boolean refer = MishapPlanner.refers(mishap, Collections.frequency(before, mishap));
+            boolean refer = MishapPlanner.refers(state.plan(), mishap, Collections.frequency(before, mishap));
             boolean atFault = mishap.kind() == Mishap.Kind.STRING_BROKE
                     && breakages.instrumentAtFault(mishap.position(), mishap.place());
             before.add(mishap);

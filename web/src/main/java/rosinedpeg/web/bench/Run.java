@@ -38,6 +38,12 @@ public record Run(
         return Duration.between(startedAt, endedAt == null ? now : endedAt);
     }
 
+    /** {@return the same as a clock shows it, as 4:07} */
+    public String clock(Instant now) {
+        Duration taken = taken(now);
+        return taken.toMinutes() + ":" + "%02d".formatted(taken.toSecondsPart());
+    }
+
     /** {@return the number of the step in hand, from 1} */
     public int stepNumber() {
         return state.now().map(step -> step.index() + 1).orElse(steps());

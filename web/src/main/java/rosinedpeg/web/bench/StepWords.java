@@ -115,7 +115,16 @@ public class StepWords {
                 ? Say.number(-step.figures().get(StepFigure.BELOW_PITCH).value() / 100, 1)
                 : "";
         return words.say(
-                "step." + name(step, plan) + "." + part, roman, note, material, turns, tip, crankTurns, share, below);
+                "step." + name(step, plan) + "." + part,
+                roman,
+                note,
+                material,
+                turns,
+                tip,
+                crankTurns,
+                share,
+                below,
+                words.say("step.byPeg." + plan.setUp().pegKind()));
     }
 
     /** Work that changes no string has another end. */
