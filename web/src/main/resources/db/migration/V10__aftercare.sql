@@ -37,3 +37,10 @@ alter table instrument add column stuck_dry_readings integer not null default 0 
 alter table instrument add column stuck_graphited_xx float8 not null default 0 check (stuck_graphited_xx >= 0);
 alter table instrument add column stuck_graphited_xy float8 not null default 0;
 alter table instrument add column stuck_graphited_readings integer not null default 0 check (stuck_graphited_readings >= 0);
+
+-- Where the bands of the post's load lie; a loose or short post wants more than the usual, none wants less.
+alter table instrument add column held_from float8 not null default 0.5;
+alter table instrument add column light_from float8 not null default 0.3;
+alter table instrument add column thin_from float8 not null default 0.15;
+alter table instrument add constraint instrument_bands
+    check (held_from <= 1 and held_from > light_from and light_from > thin_from and thin_from >= 0.15);

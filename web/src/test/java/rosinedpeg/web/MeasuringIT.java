@@ -184,10 +184,32 @@ class MeasuringIT extends RunningApplication {
         assertThat(get("")).bodyText().contains("Measured by Bench under the stage:");
     }
 
+    /** A loose post: what the usual limits allow is refused once it wants more. */
+    @Test
+    void howMuchThePostWantsCanBeSetHigherNeverLower() {
+        String bothTreble = "/plan?strings=I&strings=II&off=TOGETHER&begin=TOP_DOWN";
+        assertThat(get(bothTreble)).bodyText().contains("thin").doesNotContain("This plan is refused");
+        assertThat(get("/post")).bodyText().contains("I and II", "24 %", "default");
+        for (String[] wrong : new String[][] {
+            {"50", "30", "10", "It goes from 15 to 85 %."},
+            {"50", "60", "15", "It has to be less than 50 %."},
+            {"fifty", "30", "15", "That is not a number. It goes from 50 to 95 %."}
+        }) {
+            assertThat(post("/post", Map.of("held", wrong[0], "light", wrong[1], "thin", wrong[2])))
+                    .bodyText()
+                    .contains(wrong[3], "value=\"" + wrong[0] + "\"", "value=\"" + wrong[1] + "\"");
+        }
+        assertThat(post("/post", Map.of("held", "60", "light", "45", "thin", "30")))
+                .hasStatus(302);
+        assertThat(get("/post")).bodyText().contains("set for this instrument");
+        assertThat(get(bothTreble)).bodyText().contains("refused");
+        post("/post", Map.of("held", "50", "light", "30", "thin", "15"));
+    }
+
     @Test
     void onlyTechniciansMeasureAndOnlyTheirOwn() {
         for (String path : new String[] {
-            "/measure/BODY", "/guard", "/tail-ends", "/peg-sides", "/pegs/I", "/bridge", "/bridge/pictures"
+            "/measure/BODY", "/guard", "/post", "/tail-ends", "/peg-sides", "/pegs/I", "/bridge", "/bridge/pictures"
         }) {
             assertThat(mvc.post()
                             .uri("/instruments/" + cello + path)
@@ -198,7 +220,8 @@ class MeasuringIT extends RunningApplication {
         }
         SignedIn stranger = stranger();
         for (String path :
-                new String[] {"/measure/BODY", "/pegs", "/tailpiece", "/fit", "/referral", "/bridge-front.svg"}) {
+                new String[] {"/measure/BODY", "/pegs", "/tailpiece", "/fit", "/referral", "/post", "/bridge-front.svg"
+                }) {
             assertThat(mvc.get().uri("/instruments/" + cello + path).with(user(stranger)))
                     .as(path)
                     .hasStatus(404);

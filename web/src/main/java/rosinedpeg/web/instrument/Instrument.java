@@ -41,6 +41,7 @@ import rosinedpeg.core.wear.WearState;
  * @param bridgeLookedAtOn the day its bridge was measured last, or null
  * @param coupling what its runs have shown of how much it gives
  * @param stuck how much of a string sticks in its bridge grooves
+ * @param bands how much load its post wants
  */
 public record Instrument(
         UUID id,
@@ -55,7 +56,8 @@ public record Instrument(
         Map<Position, List<Collar>> collars,
         LocalDate bridgeLookedAtOn,
         Evidence coupling,
-        StuckShares stuck) {
+        StuckShares stuck,
+        LoadBands bands) {
 
     /** {@return everything that is known of it, to be looked over} */
     Condition condition(ZoneId zone, Rosining rosining) {
@@ -81,8 +83,7 @@ public record Instrument(
 
     /** {@return what a plan has to know of it beside its set-up} */
     public Particulars particulars() {
-        return new Particulars(
-                LoadBands.USUAL, Guard.of(fittings.parchment(), fittings.tube() && !fittings.parchment()), stuck);
+        return new Particulars(bands, Guard.of(fittings.parchment(), fittings.tube() && !fittings.parchment()), stuck);
     }
 
     /** {@return how each peg behaves, by the last look at it} */

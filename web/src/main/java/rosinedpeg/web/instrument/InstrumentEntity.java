@@ -22,6 +22,7 @@ import rosinedpeg.core.bridge.StuckShare;
 import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.rounds.Coupling;
@@ -85,6 +86,10 @@ class InstrumentEntity {
     @AttributeOverride(name = "readings", column = @Column(name = "stuck_graphited_readings"))
     private Seen stuckGraphited = Seen.NOTHING;
 
+    private double heldFrom = LoadBands.USUAL.heldFrom();
+    private double lightFrom = LoadBands.USUAL.lightFrom();
+    private double thinFrom = LoadBands.USUAL.thinFrom();
+
     private double hoursPerWeek;
 
     @Enumerated(EnumType.STRING)
@@ -140,6 +145,16 @@ class InstrumentEntity {
 
     Evidence coupling() {
         return coupling.evidence();
+    }
+
+    LoadBands bands() {
+        return new LoadBands(heldFrom, lightFrom, thinFrom);
+    }
+
+    void setBands(LoadBands bands) {
+        heldFrom = bands.heldFrom();
+        lightFrom = bands.lightFrom();
+        thinFrom = bands.thinFrom();
     }
 
     StuckShares stuck() {

@@ -19,6 +19,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.rounds.Coupling;
@@ -156,6 +157,12 @@ public class Instruments {
     @Transactional
     public void guard(UUID id, boolean parchment, boolean tube) {
         entity(id).guard(parchment, tube);
+    }
+
+    /** Changes how much load the post wants. */
+    @Transactional
+    void setBands(UUID id, LoadBands bands) {
+        entity(id).setBands(bands);
     }
 
     /** Changes what the strings are hung on, I first. */
@@ -358,6 +365,7 @@ public class Instruments {
                         .max(Comparator.naturalOrder())
                         .orElse(null),
                 entity.coupling(),
-                entity.stuck());
+                entity.stuck(),
+                entity.bands());
     }
 }

@@ -32,6 +32,7 @@ class SecurityConfiguration {
                                 HttpMethod.POST,
                                 "/instruments/*/measure/*",
                                 "/instruments/*/guard",
+                                "/instruments/*/post",
                                 "/instruments/*/tail-ends",
                                 "/instruments/*/peg-sides",
                                 "/instruments/*/pegs/*",
