@@ -51,6 +51,7 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.diary.Occasion;
 import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
@@ -73,6 +74,7 @@ class LanternQuay implements ApplicationRunner {
     private final Accounts accounts;
     private final InventedStrings strings;
     private final Instruments instruments;
+    private final Aftercare aftercare;
     private final Benches benches;
     private final Settlings settlings;
     private final Diary diary;
@@ -83,6 +85,7 @@ class LanternQuay implements ApplicationRunner {
             Accounts accounts,
             InventedStrings strings,
             Instruments instruments,
+            Aftercare aftercare,
             Benches benches,
             Settlings settlings,
             Diary diary,
@@ -91,6 +94,7 @@ class LanternQuay implements ApplicationRunner {
         this.accounts = accounts;
         this.strings = strings;
         this.instruments = instruments;
+        this.aftercare = aftercare;
         this.benches = benches;
         this.settlings = settlings;
         this.diary = diary;
@@ -166,6 +170,7 @@ class LanternQuay implements ApplicationRunner {
         collar(pit1, III, 480, 8.4);
         collar(pit1, III, 30, 6.1);
         fit(pit1, sluice, Map.of(I, 24, II, 124, III, 60, IV, 60));
+        instruments.guard(pit1, false, true);
 
         UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit2, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 326.0));
@@ -174,6 +179,10 @@ class LanternQuay implements ApplicationRunner {
         settlings.read(settling, UUID.randomUUID(), hoursAgo(17.5), -63, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(14), -48, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(3), -71, true);
+        // It went on in the middle of a rehearsal.
+        aftercare.owe(pit2, StepKind.WIPE_FINGERBOARD, List.of(II));
+        aftercare.owe(pit2, StepKind.GRAPHITE, List.of(II));
+        aftercare.restock(pit2, List.of(II), List.of());
 
         UUID pit3 = add("Pit 3 violin", Family.VIOLIN, "4/4", 10, Demand.CONCERT, TailEnd.FORK_TUNER);
         fit(pit3, ember, Map.of(I, 20, II, 34, III, 34, IV, 34));
