@@ -1,7 +1,6 @@
 package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.util.List;
@@ -12,9 +11,6 @@ import java.util.function.Function;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
-import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
@@ -34,11 +30,7 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
 
 /** What a run leaves behind it, and what is done between runs. */
-@AutoConfigureMockMvc
-class AftercareIT extends RunningApplication {
-
-    @Autowired
-    MockMvcTester mvc;
+class AftercareIT extends InRequests {
 
     @Autowired
     Benches benches;
@@ -93,23 +85,6 @@ class AftercareIT extends RunningApplication {
         return new BenchEntry.Done(step.index());
     }
 
-    private String page(SignedIn who, UUID id) throws Exception {
-        return mvc.get()
-                .uri("/instruments/" + id)
-                .with(user(who))
-                .exchange()
-                .getResponse()
-                .getContentAsString();
-    }
-
-    private MvcTestResult post(SignedIn who, String path, String... fields) {
-        var request = mvc.post().uri(path).with(user(who)).with(csrf());
-        for (int i = 0; i < fields.length; i += 2) {
-            request = request.param(fields[i], fields[i + 1]);
-        }
-        return request.exchange();
-    }
-
     @Test
     void whatIsOwedIsListedUntilSomebodyHasDoneIt() throws Exception {
         UUID violin = instrument("Lending ¼ violin 1");
@@ -126,7 +101,7 @@ class AftercareIT extends RunningApplication {
                 .containsExactlyInAnyOrder(StepKind.WIPE_FINGERBOARD, StepKind.GRAPHITE, StepKind.SEAT_TUBE, null);
         assertThat(instrumentNow(violin).fittings().tube()).as("it went on").isTrue();
         SignedIn player = account("pit");
-        assertThat(page(player, violin)).contains("Still to do", "Restock the case: I went into use");
+        assertThat(page(player, "/instruments/" + violin)).contains("Still to do", "Restock the case: I went into use");
 
         OwedWork graphite = owed.stream()
                 .filter(work -> work.step() == StepKind.GRAPHITE)
@@ -139,7 +114,7 @@ class AftercareIT extends RunningApplication {
         assertThat(post(player, done)).hasStatus(302);
         assertThat(post(player, done)).as("a second press changes nothing").hasStatus(302);
         assertThat(in(() -> aftercare.owed(violin))).hasSize(3);
-        assertThat(page(player, violin)).containsOnlyOnce("Made up for by");
+        assertThat(page(player, "/instruments/" + violin)).containsOnlyOnce("Made up for by");
 
         lead(
                 start(violin, Position.I),
@@ -163,11 +138,14 @@ class AftercareIT extends RunningApplication {
                         .single())
                 .as("a press that was taken already")
                 .isEqualTo(1);
-        assertThat(page(player, violin)).contains("Rosin on the bow").doesNotContain("Rosin more often");
+        assertThat(page(player, "/instruments/" + violin))
+                .contains("Rosin on the bow")
+                .doesNotContain("Rosin more often");
         for (int times = 0; times < 9; times++) {
             post(player, care, "kind", "ROSINED", "press", UUID.randomUUID().toString());
         }
-        assertThat(page(player, violin)).contains("Rosin more often than it wants", "It went on 10 times in 14 days");
+        assertThat(page(player, "/instruments/" + violin))
+                .contains("Rosin more often than it wants", "It went on 10 times in 14 days");
         assertThat(post(stranger(), care, "kind", "WIPED")).hasStatus(404);
     }
 

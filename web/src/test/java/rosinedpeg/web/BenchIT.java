@@ -17,8 +17,6 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.plan.ChangePlan;
@@ -38,11 +36,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** The ledger of a run under double presses, stale pages and two devices at once. */
-@AutoConfigureMockMvc
-class BenchIT extends RunningApplication {
-
-    @Autowired
-    MockMvcTester mvc;
+class BenchIT extends InRequests {
 
     @Autowired
     Benches benches;

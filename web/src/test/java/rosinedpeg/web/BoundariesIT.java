@@ -71,10 +71,7 @@ class BoundariesIT extends RunningApplication {
     @Test
     void anotherWorkshopsThingsDoNotExist() {
         SignedIn stranger = stranger();
-        UUID run = database.sql("select id from run where outcome = 'OPEN' and instrument_id = ?")
-                .param(instrument("Pit 5 viola"))
-                .query(UUID.class)
-                .single();
+        UUID run = openRun("Pit 5 viola");
         UUID string = database.sql("select id from fitted_string where instrument_id = ? and position = 'II'")
                 .param(violin)
                 .query(UUID.class)

@@ -158,10 +158,7 @@ class FirstMinuteIT extends InBrowser {
                 .param(violin)
                 .query(UUID.class)
                 .single();
-        UUID run = database.sql("select id from run where instrument_id = ?")
-                .param(instrument("Pit 5 viola"))
-                .query(UUID.class)
-                .single();
+        UUID run = openRun("Pit 5 viola");
         for (int width : new int[] {390, 1280}) {
             Page page = signedIn("keeper", width);
             for (String path : List.of(
@@ -207,10 +204,7 @@ class FirstMinuteIT extends InBrowser {
     @Test
     void theBenchIsLeftOnOneDeviceAndGoneOnWithOnAnother() {
         Page first = signedIn("bench", 1280);
-        UUID run = database.sql("select id from run where instrument_id = ?")
-                .param(instrument("Pit 5 viola"))
-                .query(UUID.class)
-                .single();
+        UUID run = openRun("Pit 5 viola");
         first.navigate("/bench/" + run);
         String here = heading(first).textContent();
         Browser.turn(first, "Space");
@@ -243,10 +237,7 @@ class FirstMinuteIT extends InBrowser {
     /** Without a connection the bench goes on by itself; each press counts once when it is back, whoever else is there. */
     @Test
     void aLostNetworkLosesNothing() {
-        UUID run = database.sql("select id from run where instrument_id = ?")
-                .param(instrument("Pit 5 viola"))
-                .query(UUID.class)
-                .single();
+        UUID run = openRun("Pit 5 viola");
         Page page = signedIn("bench", 1280);
         page.navigate("/bench/" + run);
         page.waitForLoadState();
@@ -290,10 +281,7 @@ class FirstMinuteIT extends InBrowser {
 
     @Test
     void aPedalThatBouncesTurnsOnce() {
-        UUID run = database.sql("select id from run where instrument_id = ?")
-                .param(instrument("Pit 5 viola"))
-                .query(UUID.class)
-                .single();
+        UUID run = openRun("Pit 5 viola");
         Page page = signedIn("bench", 1280);
         page.navigate("/bench/" + run);
         page.waitForLoadState();

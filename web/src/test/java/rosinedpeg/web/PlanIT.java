@@ -1,7 +1,6 @@
 package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.net.URI;
@@ -13,38 +12,17 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
 /** What a plan remembers of the person who makes it, and what it leaves behind when the run is over. */
-@AutoConfigureMockMvc
-class PlanIT extends RunningApplication {
-
-    @Autowired
-    MockMvcTester mvc;
+class PlanIT extends InRequests {
 
     /** A technician of the workshop who has no habits yet. */
     private SignedIn newcomer(String signIn) {
         accounts.add(account("bench").workshopId(), signIn, "Newcomer", Role.TECHNICIAN, PASSWORD);
         return account(signIn);
-    }
-
-    private String page(SignedIn who, String path) throws Exception {
-        MvcTestResult result = mvc.get().uri(path).with(user(who)).exchange();
-        assertThat(result).hasStatus(200);
-        return result.getResponse().getContentAsString();
-    }
-
-    private MvcTestResult post(SignedIn who, String path, String... fields) {
-        var request = mvc.post().uri(path).with(user(who)).with(csrf());
-        for (int i = 0; i < fields.length; i += 2) {
-            request = request.param(fields[i], fields[i + 1]);
-        }
-        return request.exchange();
     }
 
     @Test

@@ -34,8 +34,6 @@ import org.jsoup.select.NodeVisitor;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
@@ -50,8 +48,7 @@ import rosinedpeg.web.platform.CurrentWorkshop;
  * No visible word stands outside the message bundle: in a made-up language, which has the bundle's words in Greek
  * letters, no page shows a Latin word but what people have entered.
  */
-@AutoConfigureMockMvc
-class PseudoLanguageIT extends RunningApplication {
+class PseudoLanguageIT extends InRequests {
 
     private static final Locale MADE_UP = Locale.forLanguageTag("el");
     private static final String GREEK = "αβψδεφγηιξκλμνοπθρστυωςχύζ";
@@ -62,9 +59,6 @@ class PseudoLanguageIT extends RunningApplication {
 
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
     private static final int ALIKE = 4;
-
-    @Autowired
-    MockMvcTester mvc;
 
     @Autowired
     Benches benches;

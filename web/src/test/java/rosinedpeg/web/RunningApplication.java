@@ -63,6 +63,14 @@ abstract class RunningApplication {
         return account(signIn);
     }
 
+    /** {@return the open run of an instrument} */
+    UUID openRun(String instrument) {
+        return database.sql("select id from run where outcome = 'OPEN' and instrument_id = ?")
+                .param(instrument(instrument))
+                .query(UUID.class)
+                .single();
+    }
+
     UUID instrument(String name) {
         return database.sql("select id from instrument where name = ?")
                 .param(name)

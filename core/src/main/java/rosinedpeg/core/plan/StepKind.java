@@ -113,6 +113,15 @@ public enum StepKind {
             FIT_FELT,
             SLIDE_TUBE_ON,
             CLEAN_BODY);
+    private static final Set<StepKind> WINDS = Set.of(
+            LOCK_FAR_SIDE_THEN_CROSS,
+            LOCK_STRAIGHT_TO_WALL,
+            LOCK_TWICE_THROUGH_HOLE,
+            LOCK_ROUND_STANDING_PART,
+            WIND_TO_WALL,
+            WIND_LEAVING_GAP,
+            WIND_BY_CRANK,
+            WIND_UNDER);
     private static final Set<StepKind> MOVES_BRIDGE =
             Set.of(TUNE_AND_STRAIGHTEN, STAND_BRIDGE, EASE_BRIDGE_BACK, MOVE_BRIDGE_BACK);
     private static final Set<StepKind> RAISES_TENSION = Set.of(
@@ -146,6 +155,11 @@ public enum StepKind {
     /** {@return whether the work can go on without it, leaving it owed} */
     public boolean mayBeSkipped() {
         return MAY_BE_SKIPPED.contains(this);
+    }
+
+    /** {@return whether a new string is locked or wound on its peg in it} */
+    public boolean winds() {
+        return WINDS.contains(this);
     }
 
     /** {@return whether the bridge is moved in it on purpose} */

@@ -67,8 +67,6 @@ class BenchController {
     /** How many steps a device can go on without a connection. */
     private static final int AHEAD = 20;
 
-    private static final Set<StepKind> WINDING = EnumSet.range(StepKind.LOCK_FAR_SIDE_THEN_CROSS, StepKind.WIND_UNDER);
-
     private final Benches benches;
     private final Instruments instruments;
     private final Aftercare aftercare;
@@ -290,7 +288,7 @@ class BenchController {
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
     private View pegbox(Run run, Step step, Instrument instrument) {
-        if (!WINDING.contains(step.kind())) {
+        if (!step.kind().winds()) {
             return null;
         }
         Map<Position, StringSpec> specs =

@@ -1,0 +1,35 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.test.web.servlet.assertj.MockMvcTester;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.SignedIn;
+
+/** Tests by requests, without a browser. */
+@AutoConfigureMockMvc
+abstract class InRequests extends RunningApplication {
+
+    @Autowired
+    MockMvcTester mvc;
+
+    /** {@return a page as somebody sees it} */
+    String page(SignedIn who, String path) throws Exception {
+        MvcTestResult result = mvc.get().uri(path).with(user(who)).exchange();
+        assertThat(result).hasStatus(200);
+        return result.getResponse().getContentAsString();
+    }
+
+    /** Sends a form, names and values in turn. */
+    MvcTestResult post(SignedIn who, String path, String... fields) {
+        var request = mvc.post().uri(path).with(user(who)).with(csrf());
+        for (int i = 0; i < fields.length; i += 2) {
+            request = request.param(fields[i], fields[i + 1]);
+        }
+        return request.exchange();
+    }
+}
