@@ -188,6 +188,10 @@ class AftercareIT extends InRequests {
                 .bodyText()
                 .contains("III stays off");
         in(() -> instruments.fit(violin, Position.III, kind, null, 0, Set.of(), false));
+        instrumentNow(violin)
+                .referrals()
+                .forEach(referral ->
+                        post(account("bench"), "/instruments/" + violin + "/notes/" + referral.id() + "/settled"));
         assertThat(instrumentNow(violin).fullyStrung())
                 .as("once a string is on again")
                 .isTrue();

@@ -220,17 +220,16 @@ class PseudoLanguageIT extends InRequests {
     /** What people have entered, the longest first. */
     private List<String> data() {
         List<String> data = new ArrayList<>(List.of("Rosined", "Peg", PASSWORD));
-        for (String column : List.of(
-                "workshop.name",
-                "account.name",
-                "account.sign_in",
-                "instrument.name",
-                "string_kind.maker",
-                "string_kind.line",
-                "occasion.name",
-                "instrument_note.text")) {
-            String table = column.substring(0, column.indexOf('.'));
-            data.addAll(database.sql("select distinct " + column + " from " + table)
+        List<Map<String, Object>> columns = database.sql(
+                        "select table_name, column_name from information_schema.columns"
+                                + " where table_schema = 'public' and column_name in"
+                                + " ('name', 'sign_in', 'maker', 'line', 'text', 'recorded_by', 'done_by', 'started_by')")
+                .query()
+                .listOfRows();
+        for (Map<String, Object> column : columns) {
+            String name = column.get("column_name").toString();
+            data.addAll(database.sql("select distinct " + name + " from " + column.get("table_name") + " where " + name
+                            + " is not null")
                     .query(String.class)
                     .list());
         }
@@ -255,7 +254,7 @@ class PseudoLanguageIT extends InRequests {
         for (String text : texts) {
             String rest = text;
             for (String entered : data) {
-                rest = rest.replace(entered, "");
+                rest = rest.replaceAll("(?<!\\p{L})" + Pattern.quote(entered) + "(?!\\p{L})", "");
             }
             String words = LATIN.matcher(rest)
                     .results()

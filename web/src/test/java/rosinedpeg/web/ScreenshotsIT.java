@@ -27,10 +27,9 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/bridge?gap=1.4", "bridge");
             visit(page, "/instruments/" + violin + "/measure/PEGBOX", "measure");
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/tailpiece", "tailpiece");
-            UUID run = database.sql("select id from run where instrument_id = ?")
-                    .param(instrument("Pit 5 viola"))
-                    .query(UUID.class)
-                    .single();
+            UUID run = openRun("Pit 5 viola");
+            visit(page, "/instruments/" + violin + "/post", "post");
+            visit(page, "/instruments/" + violin + "/plan/card?strings=I&strings=II", "card");
             visit(page, "/bench/" + run, "bench");
             UUID settling = database.sql(
                             "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")

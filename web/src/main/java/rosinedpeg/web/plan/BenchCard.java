@@ -3,6 +3,8 @@ package rosinedpeg.web.plan;
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.slf4j.Slf4jLogger;
+import com.openhtmltopdf.util.XRLog;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -43,6 +45,10 @@ class BenchCard {
             new Setting(2, 8),
             new Setting(2, 7.2),
             new Setting(2, 6.5));
+
+    static {
+        XRLog.setLoggerImpl(new Slf4jLogger());
+    }
 
     private final SpringTemplateEngine templates;
     private final ApplicationContext beans;
