@@ -117,6 +117,19 @@ class ChangePlannerTest {
                 .doesNotContainAnyElementsOf(guarding);
     }
 
+    /** What was evened out goes flat, so it is tuned again. */
+    @Test
+    void tensionsAreEvenedOutWhereSomebodyWorksSo() {
+        ChangeRequest request =
+                Examples.request(Schools.USUAL.with(Schools.Evening.LIFTED_A_HAIR), Set.of(II), Map.of());
+        assertThat(kinds(ChangePlanner.plan(request)))
+                .containsSubsequence(
+                        StepKind.TUNING_ROUND, StepKind.LIFT_A_HAIR, StepKind.TUNING_ROUND, StepKind.LAST_BRIDGE_CHECK);
+        assertThat(new Schools.Bridge(Schools.Stance.SQUARE, Schools.Raising.EQUAL_ROUNDS, null).evening())
+                .as("somebody who was never asked")
+                .isEqualTo(Schools.Evening.LEFT_ALONE);
+    }
+
     @Test
     void aFullServiceSeesToTunersAndBodyToo() {
         ChangeRequest request = Examples.request(Schools.USUAL, Set.of(I, II, III, IV), Map.of());

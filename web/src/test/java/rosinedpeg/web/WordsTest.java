@@ -141,6 +141,7 @@ class WordsTest {
         add(wanted, "school.spareTip.", Schools.SpareTip.values(), "", ".why");
         add(wanted, "school.felts.", Schools.Felts.values(), "", ".why");
         add(wanted, "school.stance.", Schools.Stance.values(), "", ".why");
+        add(wanted, "school.evening.", Schools.Evening.values(), "", ".why");
         add(wanted, "school.raising.", Schools.Raising.values(), "", ".why");
         add(wanted, "school.oldStrings.", Schools.OldStrings.values(), "", ".why");
         add(

@@ -71,10 +71,14 @@ public final class MishapPlanner {
                 plan.kind(),
                 plan.setUp(),
                 Particulars.USUAL.within(plan.bands()),
-                backwards ? Schools.Stance.HAIR_BACKWARDS : Schools.Stance.SQUARE,
+                standing(backwards ? Schools.Stance.HAIR_BACKWARDS : Schools.Stance.SQUARE),
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
         expectedN.forEach(list::setTensionN);
+    }
+
+    private static Schools.Bridge standing(Schools.Stance stance) {
+        return new Schools.Bridge(stance, Schools.USUAL.bridge().raising(), Schools.Evening.LEFT_ALONE);
     }
 
     /**
@@ -136,7 +140,7 @@ public final class MishapPlanner {
                 plan.kind(),
                 plan.setUp(),
                 Particulars.USUAL.within(plan.bands()),
-                Schools.Stance.SQUARE,
+                standing(Schools.Stance.SQUARE),
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
         for (Step step : plan.steps().subList(reached, plan.steps().size())) {

@@ -45,7 +45,7 @@ public final class RepairPlanner {
 
     private StepList list(PlanKind kind) {
         Map<Position, Double> tensionsN = setUp.tensionsN(strings);
-        return new StepList(kind, setUp, particulars, schools.bridge().stance(), tensionsN, tensionsN);
+        return new StepList(kind, setUp, particulars, schools.bridge(), tensionsN, tensionsN);
     }
 
     /**

@@ -75,13 +75,15 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
      *
      * @param stance how it is to stand
      * @param raising how slack strings are brought up together
+     * @param evening whether tensions on both sides of it are evened out; left alone when nothing is said
      */
-    public record Bridge(Stance stance, Raising raising) {
+    public record Bridge(Stance stance, Raising raising, Evening evening) {
 
-        /** Checks that both are chosen. */
+        /** Checks what has to be chosen. */
         public Bridge {
             requireNonNull(stance, "stance");
             requireNonNull(raising, "raising");
+            evening = evening == null ? Evening.LEFT_ALONE : evening;
         }
     }
 
@@ -150,6 +152,13 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
         OUTER_PAIR_FIRST
     }
 
+    /** Whether a string's tension on both sides of the bridge is evened out once it is in tune. */
+    public enum Evening {
+        LEFT_ALONE,
+        /** Each string but I is lifted a hair out of its groove and let settle; it goes flat and is tuned again. */
+        LIFTED_A_HAIR
+    }
+
     /** What becomes of the old string. */
     public enum OldStrings {
         KEPT,
@@ -162,7 +171,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
             new AtPeg(FirstEnd.PEG_FIRST, Lock.FAR_SIDE_THEN_CROSS, Wall.SMALL_GAP),
             Treatment.COMPOUND,
             new Bass(Way.OVER_THE_TOP, SpareTip.TRIMMED_BEFORE_FITTING, Felts.FITTED),
-            new Bridge(Stance.SQUARE, Raising.EQUAL_ROUNDS),
+            new Bridge(Stance.SQUARE, Raising.EQUAL_ROUNDS, Evening.LEFT_ALONE),
             OldStrings.KEPT);
 
     /** Checks that every choice is made. */
@@ -202,7 +211,13 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
 
     /** {@return the same choices, but standing the bridge and raising slack strings so} */
     public Schools with(Stance stance, Raising raising) {
-        return new Schools(order, atPeg, treatment, bass, new Bridge(stance, raising), oldStrings);
+        return new Schools(order, atPeg, treatment, bass, new Bridge(stance, raising, bridge.evening()), oldStrings);
+    }
+
+    /** {@return the same choices, but evening tensions out so} */
+    public Schools with(Evening evening) {
+        return new Schools(
+                order, atPeg, treatment, bass, new Bridge(bridge.stance(), bridge.raising(), evening), oldStrings);
     }
 
     /** {@return the same choices, but with the old strings so} */

@@ -94,6 +94,8 @@ public enum StepKind {
     MAKE_SAFE(WHOLE, 2),
 
     TUNING_ROUND(PEG, 3, Reading.PITCH, Reading.GAP),
+    /** It evens the tension on both sides of the bridge; risky on I. */
+    LIFT_A_HAIR(BRIDGE, 1.5),
     LAST_BRIDGE_CHECK(BRIDGE, 1, Reading.GAP),
     CHECK_FINE_TUNERS(TAIL, 0.5),
     /** The tube has slid while the string moved. */

@@ -32,7 +32,7 @@ final class StepList {
     private final SetUp setUp;
     private final LoadBands bands;
     private final Guard guard;
-    private final Schools.Stance stance;
+    private final Schools.Bridge bridge;
     private final Map<Position, Double> before;
     private final Map<Position, Double> after;
     private final InstrumentLoad load;
@@ -45,14 +45,14 @@ final class StepList {
             PlanKind kind,
             SetUp setUp,
             Particulars particulars,
-            Schools.Stance stance,
+            Schools.Bridge bridge,
             Map<Position, Double> before,
             Map<Position, Double> after) {
         this.kind = kind;
         this.setUp = setUp;
         this.bands = particulars.bands();
         this.guard = particulars.guard();
-        this.stance = stance;
+        this.bridge = bridge;
         this.before = before;
         this.after = after;
         this.load = new InstrumentLoad(setUp, before);
@@ -67,7 +67,7 @@ final class StepList {
                 kind,
                 setUp,
                 request.particulars(),
-                request.schools().bridge().stance(),
+                request.schools().bridge(),
                 setUp.tensionsN(request.present()),
                 setUp.tensionsN(request.afterwards()));
         request.broken().forEach(list::slackAtStart);
@@ -141,7 +141,7 @@ final class StepList {
         }
         Map<StepFigure, Figure> known = new EnumMap<>(StepFigure.class);
         known.putAll(figures);
-        if (stance == Schools.Stance.HAIR_BACKWARDS
+        if (bridge.stance() == Schools.Stance.HAIR_BACKWARDS
                 && stepKind.readings().contains(Reading.GAP)
                 && stepKind != StepKind.GRAPHITE) {
             double gapMm = -HAIR * setUp.value(Quantity.BRIDGE_HEIGHT);
@@ -197,6 +197,10 @@ final class StepList {
     /** Rounds the work off: tuned round, bridge looked at, fine tuners looked at, recorded. */
     void finish() {
         add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
+        if (bridge.evening() == Schools.Evening.LIFTED_A_HAIR) {
+            add(StepKind.LIFT_A_HAIR, null, List.of(), List.of(Caution.EYES, Caution.BRIDGE));
+            add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
+        }
         add(StepKind.LAST_BRIDGE_CHECK, null, Material.RIGHT_ANGLE_CARD);
         if (setUp.positions().stream().anyMatch(p -> setUp.tailEnds().get(p).hasFineTuner())) {
             add(StepKind.CHECK_FINE_TUNERS, null);

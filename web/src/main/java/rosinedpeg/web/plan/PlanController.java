@@ -203,6 +203,7 @@ class PlanController {
         model.addAttribute("spareTips", Schools.SpareTip.values());
         model.addAttribute("feltChoices", Schools.Felts.values());
         model.addAttribute("stances", Schools.Stance.values());
+        model.addAttribute("evenings", Schools.Evening.values());
         model.addAttribute("oldStringChoices", Schools.OldStrings.values());
 
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));

@@ -33,6 +33,7 @@ class PlanForm {
     private Schools.SpareTip spareTip = Schools.USUAL.bass().spareTip();
     private Schools.Felts felts = Schools.USUAL.bass().felts();
     private Schools.Stance stance = Schools.USUAL.bridge().stance();
+    private Schools.Evening evening = Schools.USUAL.bridge().evening();
     private Schools.OldStrings oldStrings = Schools.USUAL.oldStrings();
 
     Schools schools() {
@@ -42,6 +43,7 @@ class PlanForm {
                 .with(treatment)
                 .with(lowestWay, spareTip, felts)
                 .with(stance, Schools.USUAL.bridge().raising())
+                .with(evening)
                 .with(oldStrings);
     }
 
@@ -59,6 +61,7 @@ class PlanForm {
         spareTip = schools.bass().spareTip();
         felts = schools.bass().felts();
         stance = schools.bridge().stance();
+        evening = schools.bridge().evening();
         oldStrings = schools.oldStrings();
         over = new EnumMap<>(ChangeRequest.covering(instrument.setUp(), instrument.specs(), schools));
     }
@@ -157,6 +160,14 @@ class PlanForm {
 
     public void setTreatment(Schools.Treatment treatment) {
         this.treatment = treatment;
+    }
+
+    public Schools.Evening getEvening() {
+        return evening;
+    }
+
+    public void setEvening(Schools.Evening evening) {
+        this.evening = evening;
     }
 
     public Schools.OldStrings getOldStrings() {
