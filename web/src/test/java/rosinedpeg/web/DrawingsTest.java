@@ -162,7 +162,7 @@ class DrawingsTest {
     @Test
     void schoolsAreComparedOnOneScale() {
         View chart = SchoolsChart.of(
-                List.of(new SchoolsChart.Row("II I", 0.71, false), new SchoolsChart.Row("I II", 0.38, true)),
+                List.of(new SchoolsChart.Row("II I", 0.71, false, ""), new SchoolsChart.Row("I II", 0.38, true, "")),
                 0.5,
                 0.15,
                 WordsTest.SAY);

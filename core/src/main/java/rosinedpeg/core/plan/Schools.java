@@ -2,6 +2,7 @@ package rosinedpeg.core.plan;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.Set;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.winding.HoleSide;
 import rosinedpeg.core.winding.Lock;
@@ -187,6 +188,24 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
     /** {@return the usual choices for a family: a bass is changed pair by side} */
     public static Schools usual(Family family) {
         return family == Family.BASS ? USUAL.with(Off.PAIR_BY_SIDE, Begin.BASS_SIDE_FIRST) : USUAL;
+    }
+
+    /** {@return everything that is chosen} */
+    public Set<Enum<?>> choices() {
+        return Set.of(
+                order.off(),
+                order.begin(),
+                atPeg.firstEnd(),
+                atPeg.lock(),
+                atPeg.wall(),
+                treatment,
+                bass.lowestWay(),
+                bass.spareTip(),
+                bass.felts(),
+                bridge.stance(),
+                bridge.raising(),
+                bridge.evening(),
+                oldStrings);
     }
 
     /** {@return the same choices, but so many off at a time and beginning there} */

@@ -11,6 +11,8 @@ public final class SchoolsChart {
     private static final double ROW = 30;
     private static final double TOP = 22;
     private static final double TEXT = 14;
+    /** Room for a letter of a note. */
+    private static final double NOTE = 6.4;
 
     private SchoolsChart() {}
 
@@ -25,6 +27,7 @@ public final class SchoolsChart {
      */
     public static View of(List<Row> rows, double heldFrom, double thinFrom, Say say) {
         Pen pen = new Pen();
+        int longest = rows.stream().mapToInt(row -> row.note().length()).max().orElse(0);
         double bottom = TOP + rows.size() * ROW;
         for (double limit : new double[] {thinFrom, heldFrom}) {
             double x = LEFT + limit * WIDTH;
@@ -37,9 +40,9 @@ public final class SchoolsChart {
             double end = LEFT + Math.max(0, row.least()) * WIDTH;
             pen.line(row.mine() ? "bar mine" : "bar", ROW * 0.5, LEFT, y, end, y);
             pen.text("name", LEFT - 10, y + TEXT * 0.35, TEXT, "end", row.order());
-            pen.text("measure", end + 8, y + TEXT * 0.35, TEXT, "start", say.share(row.least()));
+            pen.text("measure", end + 8, y + TEXT * 0.35, TEXT, "start", say.share(row.least()) + row.note());
         }
-        return pen.view(0, 0, LEFT + WIDTH + 60, bottom + 6);
+        return pen.view(0, 0, LEFT + WIDTH + 60 + NOTE * longest, bottom + 6);
     }
 
     /**
@@ -48,6 +51,7 @@ public final class SchoolsChart {
      * @param order the strings in its order
      * @param least what is left on the post at the least
      * @param mine whether it is the one that is chosen
+     * @param note what else there is to say of it, after the share; may be empty
      */
-    public record Row(String order, double least, boolean mine) {}
+    public record Row(String order, double least, boolean mine, String note) {}
 }

@@ -103,7 +103,8 @@ class PostController {
                                 .map(off -> new SchoolsChart.Row(
                                         off.off().stream().map(Enum::name).collect(Collectors.joining(" ")),
                                         off.shares().treble(),
-                                        false))
+                                        false,
+                                        ""))
                                 .toList(),
                         bands.heldFrom(),
                         bands.thinFrom(),

@@ -24,7 +24,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
-import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
@@ -42,13 +41,10 @@ import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
-import rosinedpeg.web.drawing.SchoolsChart;
-import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
-import rosinedpeg.web.platform.Say;
 
 /** Plans a change and takes it to the bench. */
 @Controller
@@ -60,7 +56,7 @@ class PlanController {
     private final Diary diary;
     private final Habits habits;
     private final BenchCard card;
-    private final Say say;
+    private final ComparisonPicture picture;
     private final Clock clock;
 
     PlanController(
@@ -70,7 +66,7 @@ class PlanController {
             Diary diary,
             Habits habits,
             BenchCard card,
-            Say say,
+            ComparisonPicture picture,
             Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
@@ -78,7 +74,7 @@ class PlanController {
         this.diary = diary;
         this.habits = habits;
         this.card = card;
-        this.say = say;
+        this.picture = picture;
         this.clock = clock;
     }
 
@@ -191,6 +187,7 @@ class PlanController {
         model.addAttribute("pegConditions", PegCondition.values());
         boolean bass = instrument.setUp().family() == Family.BASS;
         model.addAttribute("bass", bass);
+        model.addAttribute("usual", Schools.usual(instrument.setUp().family()).choices());
         model.addAttribute("cardAddress", "/instruments/" + instrument.id() + "/plan/card");
         model.addAttribute("friction", instrument.setUp().pegKind().holdsByFriction());
         model.addAttribute("offs", Schools.Off.values());
@@ -249,7 +246,7 @@ class PlanController {
         if (replacements.size() > 1) {
             List<Compared> comparison = Compared.of(ChangePlanner.compare(request), request.schools());
             model.addAttribute("comparison", comparison);
-            model.addAttribute("picture", picture(comparison, request.bands()));
+            model.addAttribute("picture", picture.of(comparison, request.bands()));
         }
         model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
@@ -264,21 +261,6 @@ class PlanController {
         model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
         model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));
         return Optional.of(plan);
-    }
-
-    /** The leading ways of working as bars; what comes to the same order with as much on the post is there once. */
-    private View picture(List<Compared> comparison, LoadBands bands) {
-        return SchoolsChart.of(
-                comparison.stream()
-                        .filter(Compared::leading)
-                        .map(each -> new SchoolsChart.Row(
-                                each.plan().order().stream().map(Enum::name).collect(Collectors.joining(" ")),
-                                each.plan().leastTreble(),
-                                each.mine()))
-                        .toList(),
-                bands.heldFrom(),
-                bands.thinFrom(),
-                say);
     }
 
     private static Map<Position, Set<Position>> over(Instrument instrument, PlanForm form) {

@@ -135,6 +135,7 @@ class WorkController {
         model.addAttribute("treatments", Schools.Treatment.values());
         model.addAttribute("raisings", Schools.Raising.values());
         model.addAttribute("fits", List.of());
+        model.addAttribute("usual", Schools.usual(instrument.setUp().family()).choices());
         model.addAttribute("cardAddress", "/instruments/" + instrument.id() + "/work/card");
         Optional<ChangePlan> plan = plan(instrument, form, offered, result, model);
         plan.ifPresent(there -> {
