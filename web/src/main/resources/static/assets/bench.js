@@ -94,11 +94,13 @@ setInterval(async () => {
 }, FOLLOW_EVERY);
 
 // What is pressed without a connection is kept on the device and sent when it is back; the server takes a press once.
-const KEPT = "bench-kept";
-const kept = () => JSON.parse(localStorage.getItem(KEPT) ?? "[]");
+// It waits for its own run to be open, so that it is never sent by somebody who does not know that run.
+const shelf = () => `bench-kept-${bench()?.dataset.run}`;
+const kept = () => JSON.parse(localStorage.getItem(shelf()) ?? "[]");
 
 function keep(entries) {
-  localStorage.setItem(KEPT, JSON.stringify(entries));
+  if (entries.length > 0) localStorage.setItem(shelf(), JSON.stringify(entries));
+  else localStorage.removeItem(shelf());
   const notice = document.getElementById("kept");
   if (!notice) return;
   notice.hidden = entries.length === 0;
@@ -233,7 +235,7 @@ async function send() {
         return;
       }
       if (answer.status >= 500) return;
-      if (answer.ok && bench()?.dataset.run && first.path.includes(bench().dataset.run)) page = await answer.text();
+      if (answer.ok) page = await answer.text();
       keep(kept().slice(1));
     }
     if (page && bench()) swap(page);

@@ -38,7 +38,8 @@ class FindingWords {
                 number(finding, 0),
                 number(finding, 1),
                 origin,
-                finding.concerns().map(Enum::name).orElse(""));
+                finding.concerns().map(Enum::name).orElse(""),
+                figures.isEmpty() ? 0 : figures.get(0).value());
     }
 
     /** {@return the address of the page that it is drawn on, after the instrument's own} */
