@@ -16,12 +16,16 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
+import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.StuckShare;
+import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.Coupling;
@@ -168,6 +172,43 @@ class NextRoundTest {
         assertThat(seen).hasSize(1);
         StuckShare.Observation one = seen.get(0);
         assertThat(one.seenDegrees() / one.fullDrag().degrees()).isCloseTo(truth, within(0.01));
+    }
+
+    /** What else moved the bridge, or may have, teaches nothing of the grooves. */
+    @ParameterizedTest
+    @CsvSource({"UPRIGHT, 1", "LEANING_BEFORE, 0", "READ_BEFORE_IT_CAME_DOWN, 0", "EASED_BETWEEN, 0", "READ_ONCE, 0"})
+    void onlyWhatTheStringDidItselfIsLearned(String what, int observations) {
+        ChangePlan plan = Examples.plan(Position.III);
+        List<BenchEvent> ledger = new ArrayList<>();
+        for (BenchState state = BenchLedger.fold(plan, ledger); !state.over(); state = BenchLedger.fold(plan, ledger)) {
+            Step now = state.now().orElseThrow();
+            boolean first = ledger.stream().noneMatch(BenchEvent.GapRead.class::isInstance);
+            StepKind readAt =
+                    what.equals("READ_BEFORE_IT_CAME_DOWN") ? StepKind.TUNE_AND_STRAIGHTEN : StepKind.GRAPHITE;
+            if (now.kind() == readAt && first && !what.equals("READ_ONCE")) {
+                ledger.add(new BenchEvent.GapRead(ledger.size() + 1L, AT, what.equals("LEANING_BEFORE") ? 1.2 : 0.1));
+            }
+            if (now.kind() == StepKind.BRING_UP
+                    && what.equals("EASED_BETWEEN")
+                    && state.mishaps().isEmpty()) {
+                ledger.add(
+                        new BenchEvent.WentWrong(ledger.size() + 1L, AT, Mishap.of(Mishap.Kind.BRIDGE_LEANING, null)));
+                continue;
+            }
+            if (now.kind() == StepKind.CHECK_BRIDGE && now.position() == Position.III) {
+                ledger.add(new BenchEvent.GapRead(ledger.size() + 1L, AT, 0.2));
+            }
+            ledger.add(new BenchEvent.StepDone(ledger.size() + 1L, AT, now.index()));
+        }
+        Learned.Leans leans = Learned.leans(BenchLedger.fold(plan, ledger), Examples.violinSet());
+        assertThat(leans.graphited()).hasSize(observations);
+        assertThat(leans.dry()).isEmpty();
+        assertThat(StuckShares.learned(
+                                StuckShare.add(Evidence.NONE, leans.dry()),
+                                StuckShare.add(Evidence.NONE, leans.graphited()))
+                        .graphited()
+                        .origin())
+                .isEqualTo(observations == 0 ? Origin.DEFAULT : Origin.LEARNED);
     }
 
     private static int graphite(ChangePlan plan) {
