@@ -3,7 +3,7 @@ create table owed_work (
     id            uuid primary key,
     workshop_id   uuid        not null,
     instrument_id uuid        not null,
-    kind          varchar(8)  not null check (kind in ('STEP', 'RESTOCK')),
+    -- A step that was left out; without one, the case kit is to be restocked.
     step          varchar(30),
     strings       varchar[]   not null,
     materials     varchar[]   not null,
@@ -11,7 +11,7 @@ create table owed_work (
     done_at       timestamptz check (done_at >= owed_since),
     done_by       varchar(80),
     version       integer     not null,
-    check ((kind = 'STEP') = (step is not null)),
+    check (step is not null or cardinality(strings) > 0),
     check ((done_at is null) = (done_by is null)),
     foreign key (instrument_id, workshop_id) references instrument (id, workshop_id)
 );

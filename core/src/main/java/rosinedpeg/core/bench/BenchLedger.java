@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.pitch.Cents;
@@ -42,7 +42,6 @@ public final class BenchLedger {
     private int askedAgain = -1;
     private double thinnest = 1;
     private final List<BridgeLook> looks = new ArrayList<>();
-    private final Set<Position> graphited = EnumSet.noneOf(Position.class);
     private boolean ended;
     private long lastStepSequence;
 
@@ -86,7 +85,7 @@ public final class BenchLedger {
         } else if (event instanceof BenchEvent.PitchRead read) {
             pitchRead(read);
         } else if (event instanceof BenchEvent.GapRead read) {
-            looks.add(new BridgeLook(reached, read.gapMm(), tensionsN, graphited));
+            looks.add(new BridgeLook(reached, read.gapMm(), tensionsN, graphited()));
         } else if (event instanceof BenchEvent.WentWrong wrong) {
             wentWrong(wrong);
         } else if (event instanceof BenchEvent.Ended) {
@@ -115,7 +114,6 @@ public final class BenchLedger {
         }
         if (done.step() == askedAgain) {
             owed.remove(done.step());
-            graphited.add(plan.steps().get(done.step()).position());
             askedTwice.add(done.step());
         } else if (askedAgain < 0 && done.step() == reached) {
             carryOut(plan.steps().get(reached));
@@ -159,9 +157,6 @@ public final class BenchLedger {
     }
 
     private void carryOut(Step step) {
-        if (step.kind() == StepKind.GRAPHITE) {
-            graphited.add(step.position());
-        }
         Map<Position, Double> before = step.index() == 0
                 ? plan.tensionsAtStartN()
                 : plan.steps().get(step.index() - 1).tensionsAfterN();
@@ -191,6 +186,14 @@ public final class BenchLedger {
         double atPitchN = stillOld ? plan.tensionsBeforeN().get(position) : target;
         pitchCents.put(position, read.cents());
         tensionsN.put(position, atPitchN * new Cents(read.cents()).toTensionFraction());
+    }
+
+    private Set<Position> graphited() {
+        return plan.steps().stream()
+                .limit(reached)
+                .filter(step -> step.kind() == StepKind.GRAPHITE && !owed.contains(step.index()))
+                .map(Step::position)
+                .collect(Collectors.toSet());
     }
 
     private boolean raised(Position position) {

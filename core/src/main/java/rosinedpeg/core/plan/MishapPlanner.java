@@ -92,20 +92,17 @@ public final class MishapPlanner {
      */
     public static ChangePlan amended(ChangePlan plan, int reached, Mishap mishap, int times) {
         MishapPlanner planner = new MishapPlanner(plan, reached);
-        boolean over = planner.cure(mishap, times);
+        List<Step> rest = planner.cure(mishap, times);
+        List<Step> cure = new ArrayList<>(planner.list.steps());
+        // A cure that ends with a look at the bridge does not need the one that was coming.
+        if (!rest.isEmpty()
+                && rest.get(0).kind() == StepKind.CHECK_BRIDGE
+                && cure.get(cure.size() - 1).kind() == StepKind.CHECK_BRIDGE) {
+            cure.remove(cure.size() - 1);
+        }
         List<Step> steps = new ArrayList<>(plan.steps().subList(0, reached));
-        for (Step step : planner.list.steps()) {
-            boolean last = step.index() == planner.list.steps().size() - 1;
-            boolean comesNext = last && !over && plan.steps().get(reached).kind() == step.kind();
-            if (!comesNext || step.kind() != StepKind.CHECK_BRIDGE) {
-                steps.add(step.at(steps.size()));
-            }
-        }
-        if (mishap.kind() == Mishap.Kind.PEG_STUCK && refers(plan, mishap, times)) {
-            planner.without(mishap.position()).forEach(step -> steps.add(step.at(steps.size())));
-        } else if (!over) {
-            plan.steps().subList(reached, plan.steps().size()).forEach(step -> steps.add(step.at(steps.size())));
-        }
+        cure.forEach(step -> steps.add(step.at(steps.size())));
+        rest.forEach(step -> steps.add(step.at(steps.size())));
         return plan.following(steps);
     }
 
@@ -121,6 +118,10 @@ public final class MishapPlanner {
             case BRIDGE_DOWN -> tensionsN.replaceAll((position, tensionN) -> 0.0);
             default -> {}
         }
+    }
+
+    private List<Step> toCome() {
+        return plan.steps().subList(reached, plan.steps().size());
     }
 
     /**
@@ -143,7 +144,7 @@ public final class MishapPlanner {
                 standing(Schools.Stance.SQUARE),
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
-        for (Step step : plan.steps().subList(reached, plan.steps().size())) {
+        for (Step step : toCome()) {
             if (step.position() == null || !still.contains(step.position())) {
                 step.tensionsAfterN()
                         .forEach((position, tensionN) -> left.setTensionN(
@@ -156,8 +157,8 @@ public final class MishapPlanner {
         return left.steps();
     }
 
-    /** Writes the steps; says whether the run ends with them. */
-    private boolean cure(Mishap mishap, int times) {
+    /** Writes the steps; says what of the plan comes after them. */
+    private List<Step> cure(Mishap mishap, int times) {
         Position position = mishap.position();
         switch (mishap.kind()) {
             case STRING_BROKE -> replace(position);
@@ -170,6 +171,7 @@ public final class MishapPlanner {
                     list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
                 } else {
                     list.add(StepKind.LEAVE_TO_REPAIRER, position);
+                    return without(position);
                 }
             }
             case BRIDGE_LEANING -> easeBack();
@@ -179,7 +181,7 @@ public final class MishapPlanner {
                 plan.setUp().positions().forEach(each -> list.setTensionN(each, 0));
                 list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES, Caution.POST_UNHELD));
                 list.add(StepKind.LEAVE_TO_REPAIRER, null, List.of(), List.of(Caution.POST_UNHELD));
-                return true;
+                return List.of();
             }
             case GROOVE_SNAGS -> aside(position, () -> list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL));
             case WRONG_STRING -> {
@@ -195,7 +197,7 @@ public final class MishapPlanner {
             case CUT_FINGER -> list.add(StepKind.TEND_CUT, null);
             case MUST_STOP -> list.add(StepKind.MAKE_SAFE, null);
         }
-        return false;
+        return toCome();
     }
 
     private void replace(Position position) {

@@ -25,7 +25,6 @@ class OwedWorkEntity {
     private UUID workshopId;
 
     private UUID instrumentId;
-    private String kind;
     private String step;
     private List<String> strings;
     private List<String> materials;
@@ -46,7 +45,6 @@ class OwedWorkEntity {
             Instant owedSince) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
-        this.kind = step == null ? "RESTOCK" : "STEP";
         this.step = step == null ? null : step.name();
         this.strings = strings.stream().map(Enum::name).toList();
         this.materials = materials.stream().map(Enum::name).toList();

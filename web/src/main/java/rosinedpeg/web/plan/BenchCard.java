@@ -69,12 +69,11 @@ class BenchCard {
     /**
      * Makes the card.
      *
-     * @param instrument the instrument, which the file is named after
-     * @param plan its plan
-     * @param model what the card's page shows: packets, the day
+     * @param plan the plan
+     * @param model what the card's page shows: the instrument, which the file is named after, and its packets
      * @return the answer to a request for it
      */
-    ResponseEntity<byte[]> of(Instrument instrument, ChangePlan plan, Map<String, Object> model) {
+    ResponseEntity<byte[]> of(ChangePlan plan, Map<String, Object> model) {
         for (Setting setting : SETTINGS) {
             Context context = new Context(LocaleContextHolder.getLocale(), model);
             context.setVariable(
@@ -85,7 +84,7 @@ class BenchCard {
             context.setVariable("columns", columns(plan.steps(), setting.columns()));
             Optional<byte[]> set = set(templates.process("plan/sheet", context), setting.last());
             if (set.isPresent()) {
-                return answer(instrument, set.get());
+                return answer((Instrument) model.get("instrument"), set.get());
             }
         }
         throw new IllegalStateException("the last setting is always taken");

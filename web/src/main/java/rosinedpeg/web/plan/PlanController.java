@@ -89,9 +89,7 @@ class PlanController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
-        Instrument instrument = start.plannable(id);
-        begin(instrument, form, request);
-        show(instrument, form, result, model);
+        planned(id, form, result, model, request);
         return Htmx.asks(request) ? "plan/plan :: planned" : "plan/plan";
     }
 
@@ -103,9 +101,7 @@ class PlanController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        Instrument instrument = start.plannable(id);
-        begin(instrument, form, request);
-        show(instrument, form, result, model);
+        planned(id, form, result, model, request);
         model.addAttribute("now", clock.instant());
         model.addAttribute("pdf", BenchCard.address(request));
         return "plan/card";
@@ -119,10 +115,16 @@ class PlanController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
+        ChangePlan plan =
+                planned(id, form, result, model, request).orElseThrow(() -> new NotFoundException("plan for " + id));
+        return card.of(plan, model.asMap());
+    }
+
+    private Optional<ChangePlan> planned(
+            UUID id, PlanForm form, BindingResult result, Model model, HttpServletRequest request) {
         Instrument instrument = start.plannable(id);
         begin(instrument, form, request);
-        ChangePlan plan = show(instrument, form, result, model).orElseThrow(() -> new NotFoundException("no plan"));
-        return card.of(instrument, plan, model.asMap());
+        return show(instrument, form, result, model);
     }
 
     @PostMapping("/instruments/{id}/plan")

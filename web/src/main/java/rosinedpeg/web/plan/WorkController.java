@@ -86,9 +86,9 @@ class WorkController {
     @GetMapping("/instruments/{id}/work/card.pdf")
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
-        Instrument instrument = start.plannable(id);
-        ChangePlan plan = show(instrument, form, result, model).orElseThrow(() -> new NotFoundException("no plan"));
-        return card.of(instrument, plan, model.asMap());
+        ChangePlan plan = show(start.plannable(id), form, result, model)
+                .orElseThrow(() -> new NotFoundException("plan for " + id));
+        return card.of(plan, model.asMap());
     }
 
     @PostMapping("/instruments/{id}/work")
