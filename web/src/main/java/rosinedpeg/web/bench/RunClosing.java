@@ -1,0 +1,200 @@
+package rosinedpeg.web.bench;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.bench.BenchEvent;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.causes.Breakages;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.MishapPlanner;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.instrument.Aftercare;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** What a run that is over makes of the instrument's record: strings, notes, what is owed, what was learned. */
+@Component
+class RunClosing {
+
+    private final RunEventRepository events;
+    private final Instruments instruments;
+    private final Aftercare aftercare;
+    private final StringKinds kinds;
+    private final StepWords words;
+    private final Clock clock;
+
+    RunClosing(
+            RunEventRepository events,
+            Instruments instruments,
+            Aftercare aftercare,
+            StringKinds kinds,
+            StepWords words,
+            Clock clock) {
+        this.events = events;
+        this.instruments = instruments;
+        this.aftercare = aftercare;
+        this.kinds = kinds;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** Makes what the ledger says part of the instrument's record. */
+    void close(RunEntity run, Run finished, Outcome outcome) {
+        run.close(outcome, clock.instant());
+        learn(run, finished);
+        finished.notes().forEach(note -> instruments.note(run.instrumentId(), note.text(), false));
+        if (outcome == Outcome.FINISHED && finished.state().plan().order().isEmpty()) {
+            instruments.note(
+                    run.instrumentId(), words.done(finished.state().plan().kind()), false);
+        }
+        owe(run.instrumentId(), finished.state());
+        mishaps(run, finished.state());
+        measureBridge(run, finished.state());
+        finished.state()
+                .missing()
+                .forEach(position -> instruments.takeOff(run.instrumentId(), position, keeps(run, finished, position)));
+        for (Position position : finished.state().changed()) {
+            instruments.fit(
+                    run.instrumentId(),
+                    position,
+                    finished.replacements().get(position),
+                    cameToPitch(finished, position),
+                    0,
+                    Set.of(),
+                    keeps(run, finished, position));
+        }
+    }
+
+    /** What the readings show of how much the instrument gives, and sticks; with the new strings, which most of them are of. */
+    private void learn(RunEntity run, Run finished) {
+        Map<UUID, StringKind> known = kinds.all();
+        Map<Position, StringSpec> strings =
+                new EnumMap<>(instruments.get(run.instrumentId()).specs());
+        finished.state()
+                .changed()
+                .forEach(position -> strings.put(
+                        position,
+                        known.get(finished.replacements().get(position)).spec()));
+        instruments.learn(
+                run.instrumentId(),
+                Learned.sinkings(finished.state().plan().setUp(), strings, finished.events()),
+                Learned.leans(finished.state(), strings));
+    }
+
+    /** The last look at the bridge counts as a measurement of it. */
+    private void measureBridge(RunEntity run, BenchState state) {
+        if (state.gapMm() != null) {
+            Measurable gap = Measurable.of(Quantity.BRIDGE_GAP);
+            instruments.measure(
+                    run.instrumentId(),
+                    Map.of(gap, state.plan().setUp().rangeOf(gap).clamp(state.gapMm())),
+                    clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate(),
+                    run.id());
+        }
+    }
+
+    /** What went wrong is noted; some of it is a repairer's work. A string that broke was replaced by one of its kind. */
+    private void mishaps(RunEntity run, BenchState state) {
+        Breakages breakages = new Breakages(events.breaks(run.instrumentId()).stream()
+                .map(RunEventEntity::breakage)
+                .toList());
+        List<Mishap> before = new ArrayList<>();
+        for (Mishap mishap : state.mishaps()) {
+            boolean refer = MishapPlanner.refers(state.plan(), mishap, Collections.frequency(before, mishap));
+            boolean atFault = mishap.kind() == Mishap.Kind.STRING_BROKE
+                    && breakages.instrumentAtFault(mishap.position(), mishap.place());
+            before.add(mishap);
+            instruments.note(run.instrumentId(), words.happened(mishap, atFault), refer || atFault);
+            if (mishap.kind() == Mishap.Kind.STRING_BROKE && !state.changed().contains(mishap.position())) {
+                instruments.replaceBroken(run.instrumentId(), mishap.position());
+            }
+        }
+    }
+
+    /** What was left out on purpose, what was skipped, and what the days after ask for: not to be forgotten. */
+    private void owe(UUID instrumentId, BenchState state) {
+        ChangePlan plan = state.plan();
+        Map<StepKind, Set<Position>> owed = new LinkedHashMap<>();
+        if (!state.changed().isEmpty()) {
+            plan.owed().forEach(kind -> owed.put(kind, new TreeSet<>(state.changed())));
+        }
+        for (int index : state.owed()) {
+            Step step = plan.steps().get(index);
+            Set<Position> strings = owed.computeIfAbsent(step.kind(), kind -> new TreeSet<>());
+            if (step.position() != null) {
+                strings.add(step.position());
+            }
+        }
+        boolean tubeOn = done(state, StepKind.SLIDE_TUBE_ON);
+        if (tubeOn) {
+            instruments.guard(instrumentId, false, true);
+        }
+        if (tubeOn || done(state, StepKind.SEAT_TUBE)) {
+            owed.put(StepKind.SEAT_TUBE, Set.of(Position.I));
+        }
+        owed.forEach((kind, strings) -> aftercare.owe(instrumentId, kind, strings));
+        Set<Position> used = new TreeSet<>(state.changed());
+        state.mishaps().stream()
+                .filter(mishap -> mishap.kind() == Mishap.Kind.STRING_BROKE)
+                .forEach(mishap -> used.add(mishap.position()));
+        if (!used.isEmpty()) {
+            aftercare.restock(
+                    instrumentId,
+                    used,
+                    plan.steps().stream()
+                            .limit(state.reached())
+                            .filter(step -> !state.owed().contains(step.index()))
+                            .flatMap(step -> step.materials().stream())
+                            .filter(Material::usedUp)
+                            .distinct()
+                            .toList());
+        }
+    }
+
+    private static boolean done(BenchState state, StepKind kind) {
+        return state.plan().steps().stream()
+                .limit(state.reached())
+                .anyMatch(step -> step.kind() == kind && !state.owed().contains(step.index()));
+    }
+
+    /** A broken string is no spare. */
+    private static boolean keeps(RunEntity run, Run finished, Position position) {
+        return run.keepOld()
+                && finished.state().plan().steps().stream()
+                        .noneMatch(step -> step.kind() == StepKind.TAKE_OUT_REMAINS && step.position() == position);
+    }
+
+    private static Instant cameToPitch(Run run, Position position) {
+        int bringUp = run.state().plan().steps().stream()
+                .filter(step -> step.kind() == StepKind.BRING_UP && step.position() == position)
+                .findFirst()
+                .orElseThrow()
+                .index();
+        return run.events().stream()
+                .filter(event -> event instanceof BenchEvent.StepDone done && done.step() == bringUp)
+                .map(BenchEvent::at)
+                .reduce((earlier, later) -> later)
+                .orElseThrow();
+    }
+}
