@@ -107,17 +107,18 @@ function keep(entries) {
   notice.querySelector("b").textContent = entries.length || "";
 }
 
-function keepOne(path, formData) {
-  if (path.endsWith("/back") && walked.length > 0) {
-    walkBack();
-    return;
-  }
+function keepOne({ requestConfig: { path, formData }, elt }) {
   const body = new URLSearchParams(formData).toString();
   if (kept().some((entry) => entry.body === body)) return;
   keep([...kept(), { path, body, at: Date.now() }]);
+  document.querySelector("dialog[open]")?.close();
+  elt.querySelectorAll?.("input:not([type=hidden], [type=radio]), textarea").forEach((field) => (field.value = ""));
   if (path.endsWith("/done")) walk();
-  else renewPress();
-  if (/\/(skip|wrong|back|end)$/.test(path)) stopWalking();
+  else if (path.endsWith("/back") && walked.length > 0) walkBack();
+  else {
+    renewPress();
+    if (/\/(skip|wrong|back|end)$/.test(path)) stopWalking();
+  }
 }
 
 // Meanwhile the bench goes on by the steps that the server sent ahead. Pages that were left are kept for going back.
@@ -174,37 +175,37 @@ function walk() {
   bench().querySelector("[data-key=next] span").textContent = next.querySelector(".ends").textContent;
   bench().querySelector(".bench-load > div").replaceChildren(part(".load"));
   bench().querySelector("form[action$='/done'] input[name=step]").value = next.dataset.step;
-  const before = hiddenFields("press")[0].value;
-  hiddenFields("after").forEach((field) => (field.value = before));
-  renewPress();
   bench().classList.add("ahead");
-  bench().querySelectorAll("form button").forEach((button) => (button.disabled = false));
-  heading.focus({ preventScroll: true });
+  followOn(hiddenFields("press")[0].value);
 }
 
-// Going back to a step whose press was not sent yet forgets that press.
+// Going back is a press like any other: nobody knows yet whether the one before it has arrived.
 function walkBack() {
-  const entries = kept();
-  entries.splice(entries.findLastIndex((entry) => entry.path.endsWith("/done")), 1);
+  const back = hiddenFields("press")[0].value;
   bench().replaceWith(walked.pop());
-  keep(entries);
   htmx.process(bench());
+  followOn(back);
+  keep(kept());
+}
+
+// The page that is shown now comes after a press that is still on its way.
+function followOn(before) {
+  hiddenFields("after").forEach((field) => (field.value = before));
+  renewPress();
   bench().querySelectorAll("form button").forEach((button) => (button.disabled = false));
   bench().querySelector("h1").focus({ preventScroll: true });
 }
 
 document.addEventListener("htmx:sendError", (event) => {
-  const { verb, path, formData } = event.detail.requestConfig;
-  if (verb === "post") keepOne(path, formData);
+  if (event.detail.requestConfig.verb === "post") keepOne(event.detail);
 });
 
 // What is pressed while something is still kept comes after it.
 document.addEventListener("htmx:beforeRequest", (event) => {
-  const { verb, path, formData } = event.detail.requestConfig;
-  if (verb !== "post" || kept().length === 0) return;
+  if (event.detail.requestConfig.verb !== "post" || kept().length === 0) return;
   event.preventDefault();
   event.stopImmediatePropagation();
-  keepOne(path, formData);
+  keepOne(event.detail);
   send();
 });
 

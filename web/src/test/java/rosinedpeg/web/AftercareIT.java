@@ -15,6 +15,7 @@ import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
@@ -195,5 +196,34 @@ class AftercareIT extends InRequests {
         assertThat(instrumentNow(violin).fullyStrung())
                 .as("once a string is on again")
                 .isTrue();
+    }
+
+    /** Ended before its string was on, work on stage owes nothing; a broken string that came off is no spare. */
+    @Test
+    void whatDidNotHappenIsNeitherOwedNorKept() {
+        UUID violin = instrument("Pit 3 violin");
+        Instrument strung = instrumentNow(violin);
+        var on = strung.string(Position.II).orElseThrow().kind();
+        ChangeRequest request = ChangeRequest.usual(strung.setUp(), strung.specs(), Map.of(Position.II, on.spec()));
+        UUID ended = in(() -> benches.start(
+                violin, RepairPlanner.emergency(request), Map.of(Position.II, on.id()), Reason.WORN, true));
+        press(ended, new BenchEntry.End());
+        assertThat(in(() -> aftercare.owed(violin))).isEmpty();
+        assertThat(instrumentNow(violin).string(Position.II)).isEqualTo(strung.string(Position.II));
+
+        lead(
+                in(() -> benches.start(
+                        violin,
+                        ChangePlanner.plan(request.withBroken(Set.of(Position.II))),
+                        Map.of(Position.II, on.id()),
+                        Reason.BROKEN,
+                        true)),
+                step -> List.of(done(step)));
+        assertThat(database.sql("select kept from fitted_string where instrument_id = ? and position = 'II'"
+                                + " and removed_at is not null")
+                        .param(violin)
+                        .query(Boolean.class)
+                        .list())
+                .containsExactly(false);
     }
 }

@@ -257,7 +257,8 @@ class FirstMinuteIT extends InBrowser {
         page.locator("details summary").click();
         page.locator("#note").fill("the lamp went out");
         page.locator("#note ~ button, form:has(#note) button").first().click();
-        assertThat(page.locator("#kept b")).hasText("3");
+        assertThat(page.locator("#kept b")).hasText("5");
+        assertThat(page.locator("#note")).hasValue("");
         next(page, "PageDown", headings.get(2));
         Browser.assertAccessible(page);
 
@@ -276,7 +277,40 @@ class FirstMinuteIT extends InBrowser {
         assertThat(page.locator("#kept")).isHidden();
         assertThat(heading(page)).hasText(headings.get(2));
         assertThat(page.locator("#bench")).not().hasClass(Pattern.compile("ahead"));
-        assertThat(events(run)).isEqualTo(before + 5);
+        assertThat(events(run)).isEqualTo(before + 7);
+    }
+
+    /** The press arrived and its answer did not; going back from there is not forgotten. */
+    @Test
+    void anAnswerThatIsLostLosesNothingEither() {
+        UUID run = openRun("Pit 5 viola");
+        Page page = signedIn("bench", 1280);
+        page.navigate("/bench/" + run);
+        page.waitForLoadState();
+        String here = heading(page).textContent();
+        long before = events(run);
+        page.route("**/done", route -> {
+            route.fetch();
+            route.abort();
+        });
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).not().hasText(here);
+        next(page, "PageUp", here);
+        page.unroute("**/done");
+        assertThat(page.locator("#kept")).isHidden();
+        assertThat(heading(page)).hasText(here);
+        assertThat(events(run)).isEqualTo(before + 2);
+
+        // Something that went wrong is kept too, and the way is clear for it to be sent.
+        page.context().setOffline(true);
+        page.keyboard().press("w");
+        page.locator("#wrong button[value=CUT_FINGER]").click();
+        assertThat(page.locator("#wrong")).isHidden();
+        assertThat(page.locator("#kept-end")).isVisible();
+        page.context().setOffline(false);
+        assertThat(heading(page)).hasText("See to the cut first");
+        Browser.turn(page, "PageUp");
+        assertThat(heading(page)).hasText(here);
     }
 
     @Test
