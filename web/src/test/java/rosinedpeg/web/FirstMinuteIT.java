@@ -280,6 +280,31 @@ class FirstMinuteIT extends InBrowser {
         assertThat(events(run)).isEqualTo(before + 7);
     }
 
+    /** Back from the bench there is no plan to begin again, but the same run, where it was. */
+    @Test
+    void theBrowsersBackButtonBeginsNothingTwice() {
+        UUID violin = instrument("Pit 3 violin");
+        Page page = signedIn("bench", 1280);
+        page.navigate("/instruments/" + violin + "/plan");
+        page.locator("#planned button.strong").click();
+        page.waitForURL("**/bench/**");
+        page.waitForLoadState();
+        UUID run = openRun("Pit 3 violin");
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).hasText("Roughly in tune, bridge upright");
+        page.goBack();
+        page.waitForURL("**/bench/" + run);
+        page.waitForLoadState();
+        assertThat(heading(page)).hasText("Roughly in tune, bridge upright");
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).hasText("Lay everything within reach");
+        assertThat(openRun("Pit 3 violin")).isEqualTo(run);
+        assertThat(events(run)).isEqualTo(2);
+        page.locator("details summary").click();
+        page.locator("form[action$='/end'] button").click();
+        assertThat(heading(page)).hasText("Ended, nothing changed");
+    }
+
     /** The press arrived and its answer did not; going back from there is not forgotten. */
     @Test
     void anAnswerThatIsLostLosesNothingEither() {

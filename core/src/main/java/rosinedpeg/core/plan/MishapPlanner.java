@@ -96,6 +96,7 @@ public final class MishapPlanner {
         List<Step> cure = new ArrayList<>(planner.list.steps());
         // A cure that ends with a look at the bridge does not need the one that was coming.
         if (!rest.isEmpty()
+                && !cure.isEmpty()
                 && rest.get(0).kind() == StepKind.CHECK_BRIDGE
                 && cure.get(cure.size() - 1).kind() == StepKind.CHECK_BRIDGE) {
             cure.remove(cure.size() - 1);
