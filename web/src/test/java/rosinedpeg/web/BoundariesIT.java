@@ -72,11 +72,11 @@ class BoundariesIT extends RunningApplication {
     void anotherWorkshopsThingsDoNotExist() {
         SignedIn stranger = stranger();
         UUID run = openRun("Pit 5 viola");
-        UUID string = database.sql("select id from fitted_string where instrument_id = ? and position = 'II'")
+        UUID string = database.sql("select id from fitted_string where instrument_id = ? and position = 'II'"
+                        + " and removed_at is null")
                 .param(violin)
                 .query(UUID.class)
-                .list()
-                .get(0);
+                .single();
         Stream.of(
                         "/instruments/" + violin,
                         "/instruments/" + violin + "/plan",

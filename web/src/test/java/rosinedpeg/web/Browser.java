@@ -46,6 +46,12 @@ final class Browser implements AutoCloseable {
         return page;
     }
 
+    /** Closes every page, and with them what they complained about. */
+    void closePages() {
+        List.copyOf(chromium.contexts()).forEach(BrowserContext::close);
+        complaints.clear();
+    }
+
     /** {@return what the pages have complained about: script errors, blocked styles, missing files} */
     List<String> complaints() {
         return complaints;

@@ -3,6 +3,7 @@ package rosinedpeg.web;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 
 /** Tests in a real browser, one for each class. */
@@ -18,6 +19,12 @@ abstract class InBrowser extends RunningApplication {
     @AfterAll
     static void closeBrowser() {
         browser.close();
+    }
+
+    /** A page left open would go on asking for what the next test no longer has. */
+    @AfterEach
+    void closePages() {
+        browser.closePages();
     }
 
     static Locator heading(Page page) {

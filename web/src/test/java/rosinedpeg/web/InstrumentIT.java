@@ -160,10 +160,6 @@ class InstrumentIT extends RunningApplication {
         page("/");
         assertThat(statistics.getPrepareStatementCount()).isEqualTo(before);
         statistics.setStatisticsEnabled(false);
-        database.sql(
-                        "delete from fitted_string where instrument_id in (select id from instrument where name like 'Desk violin %')")
-                .update();
-        database.sql("delete from instrument where name like 'Desk violin %'").update();
     }
 
     @Test

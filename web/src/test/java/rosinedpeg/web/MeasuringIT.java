@@ -166,9 +166,6 @@ class MeasuringIT extends RunningApplication {
                 .bodyText()
                 .contains(told, "value=\"" + otherValue + "\"");
         assertThat(count("measurement")).isEqualTo(before);
-        database.sql("delete from measurement where instrument_id = ? and quantity in ('NUT_SPACING', 'NUT_TO_PEG')")
-                .param(cello)
-                .update();
     }
 
     @Test

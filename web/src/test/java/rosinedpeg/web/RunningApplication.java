@@ -2,8 +2,12 @@ package rosinedpeg.web;
 
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.Statement;
 import java.time.ZoneId;
+import java.util.List;
 import java.util.UUID;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.BeforeEach;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -16,7 +20,8 @@ import rosinedpeg.web.platform.SignedIn;
 
 /**
  * The whole application with the demonstration, on a database of its own in the PostgreSQL that {@code ./peg test}
- * starts. One application serves all test classes.
+ * starts. One application serves all test classes; each test finds the demonstration as it begins, whatever the others
+ * did to it.
  */
 @SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "peg.demo=true")
 abstract class RunningApplication {
@@ -32,6 +37,9 @@ abstract class RunningApplication {
     @Autowired
     JdbcClient database;
 
+    @Autowired
+    private DataSource dataSource;
+
     @DynamicPropertySource
     static void ownDatabase(DynamicPropertyRegistry registry) throws Exception {
         String server = System.getenv("PEG_DATABASE_URL");
@@ -44,6 +52,35 @@ abstract class RunningApplication {
             connection.createStatement().execute("create database " + name);
         }
         registry.add("spring.datasource.url", () -> server.replaceFirst("/[^/]*$", "/" + name));
+    }
+
+    @BeforeEach
+    void beginAgain() throws Exception {
+        boolean kept = database.sql("select exists (select 1 from pg_namespace where nspname = 'beginning')")
+                .query(Boolean.class)
+                .single();
+        List<String> tables = database.sql("select tablename from pg_tables where schemaname = 'public'"
+                        + " and tablename <> 'flyway_schema_history'")
+                .query(String.class)
+                .list();
+        try (Connection connection = dataSource.getConnection();
+                Statement statement = connection.createStatement()) {
+            if (!kept) {
+                statement.execute("create schema beginning");
+                for (String table : tables) {
+                    statement.execute("create table beginning." + table + " as table public." + table);
+                }
+                return;
+            }
+            connection.setAutoCommit(false);
+            // Neither foreign keys nor the trigger of the append-only ledger stand in the way.
+            statement.execute("set local session_replication_role = replica");
+            statement.execute("truncate " + String.join(", ", tables));
+            for (String table : tables) {
+                statement.execute("insert into public." + table + " table beginning." + table);
+            }
+            connection.commit();
+        }
     }
 
     String address() {
