@@ -30,6 +30,9 @@ import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
@@ -162,6 +165,25 @@ class BenchLedgerTest {
         ledger.add(new BenchEvent.GapRead(102, AT, 0.3));
         ledger.add(new BenchEvent.StepDone(103, AT, bringUp));
         assertThat(now(ledger)).isEqualTo(StepKind.CHECK_BRIDGE);
+    }
+
+    @Test
+    void straightensABridgeThatLeanedBeforeTheRun() {
+        SetUp leaning = Examples.VIOLIN.measured(Map.of(Measurable.of(Quantity.BRIDGE_GAP), 2.2));
+        Map<Position, StringSpec> set = Examples.violinSet();
+        ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(leaning, set, Map.of(II, set.get(II))));
+        List<BenchEvent> ledger = new ArrayList<>();
+        for (int press = 1; press <= 5; press++) {
+            BenchState state = BenchLedger.fold(plan, ledger);
+            ledger.add(new BenchEvent.StepDone(press, AT, state.reached()));
+        }
+        BenchState held = BenchLedger.fold(plan, ledger);
+        assertThat(held.now().orElseThrow().kind()).isEqualTo(StepKind.TUNE_AND_STRAIGHTEN);
+        assertThat(held.heldByBridge()).isTrue();
+        assertThat(held.thrust()).as("nothing was read in this run").isEmpty();
+        ledger.add(new BenchEvent.GapRead(6, AT, 0.3));
+        ledger.add(new BenchEvent.StepDone(7, AT, held.reached()));
+        assertThat(BenchLedger.fold(plan, ledger).reached()).isEqualTo(held.reached() + 1);
     }
 
     @Test

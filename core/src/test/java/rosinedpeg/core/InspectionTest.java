@@ -108,6 +108,19 @@ class InspectionTest {
 
     @ParameterizedTest
     @CsvSource({
+        "BRIDGE_GAP=1.9, true",
+        "BRIDGE_GAP=1.1, true",
+        "TAILPIECE_TO_TOP=1, true",
+        "NUT_GROOVE_DEPTH_II=0.6, true",
+        "NUT_GROOVE_DEPTH_II=0.4, false",
+        "BRIDGE_GROOVE_DEPTH_III=0.3 BRIDGE_GROOVE_WIDTH_III=0.6, false"
+    })
+    void whatHasToBeKnownBeforeAnybodyWorksOnItIsSingledOut(String measurements, boolean before) {
+        assertThat(Inspection.beforeWork(violin(measurements), TODAY).isEmpty()).isEqualTo(!before);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
         "CREEPS_BACK, PEG_SLIPS, SLIPS",
         "JERKS, PEG_STICKS, STICKS",
         "HALF_A_BAND_SHINY, PEG_TAPER_MISMATCH, FITS",

@@ -157,6 +157,7 @@ class AftercareIT extends InRequests {
         assertThat(instrumentNow(viola).stuck().graphited().origin()).isEqualTo(Origin.DEFAULT);
         UUID run = start(viola, Position.II);
         lead(run, step -> switch (step.kind()) {
+            case TUNE_AND_STRAIGHTEN -> List.of(new BenchEntry.Gap(0.1), done(step));
             case GRAPHITE -> List.of(new BenchEntry.Gap(0), done(step));
             case CHECK_BRIDGE -> List.of(new BenchEntry.Gap(0.3), done(step));
             default -> List.of(done(step));

@@ -128,10 +128,12 @@ class FirstMinuteIT extends InBrowser {
     void aPlanFollowsItsChoicesWithTheMouse() {
         Page page = signedIn("pit", 1280);
         page.navigate("/instruments/" + instrument("Pit 3 violin") + "/plan");
-        for (String string : List.of("I", "II", "III", "IV")) {
-            page.locator("#string-" + string).setChecked(true);
+        for (boolean chosen : new boolean[] {false, true}) {
+            for (String string : List.of("I", "II", "III", "IV")) {
+                page.locator("#string-" + string).setChecked(chosen);
+            }
+            assertThat(page.locator("#planned")).containsText(chosen ? "37 %" : "Choose at least one string.");
         }
-        assertThat(page.locator("#planned")).containsText("37 %");
         page.locator("summary", new Page.LocatorOptions().setHasText("How you like to work"))
                 .click();
         page.locator("input[name=off][value=TOGETHER]").check();

@@ -31,7 +31,17 @@ class PlanIT extends InRequests {
         UUID viola = instrument("Pit 6 viola");
         String plan = "/instruments/" + viola + "/plan";
         assertThat(page(newcomer, plan)).containsPattern("value=\"COMPOUND\" checked");
-        assertThat(post(newcomer, plan, "strings", "III", "treatment", "SOAP_AND_CHALK", "wall", "WOUND_TO_WALL"))
+        assertThat(post(
+                        newcomer,
+                        plan,
+                        "strings",
+                        "III",
+                        "treatment",
+                        "SOAP_AND_CHALK",
+                        "wall",
+                        "WOUND_TO_WALL",
+                        "lookedAt",
+                        "true"))
                 .hasStatus(302);
         UUID run = database.sql("select id from run where instrument_id = ? and outcome = 'OPEN'")
                 .param(viola)
@@ -97,6 +107,32 @@ class PlanIT extends InRequests {
                         .isTrue();
             }
         }
+    }
+
+    /** A crack, a loose post: somebody has looked at it before hands are laid on, and that is on record. */
+    @ParameterizedTest
+    @CsvSource({"plan, strings, IV", "work, kind, GRAPHITE"})
+    void whatIsForARepairerStandsInFrontOfTheWork(String page, String field, String value) throws Exception {
+        SignedIn technician = account("bench");
+        UUID cello = instrument("Pit 9 cello");
+        String plan = "/instruments/" + cello + "/" + page;
+        String seam = "Open seam at the lower treble bout";
+        assertThat(page(technician, plan)).contains("Before anybody works on it", seam);
+        assertThat(post(technician, plan, field, value))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Look at what is written here first", "value=\"" + value + "\" checked");
+        String open = "select count(*) from run where instrument_id = ? and outcome = 'OPEN'";
+        assertThat(database.sql(open).param(cello).query(Long.class).single()).isZero();
+
+        assertThat(post(technician, plan, field, value, "lookedAt", "true")).hasStatus(302);
+        assertThat(page(technician, "/bench/" + openRun("Pit 9 cello"))).contains("Look the instrument over", seam);
+        assertThat(page(technician, "/instruments/" + cello))
+                .contains("Work was begun all the same, and this looked at before: " + seam);
+        assertThat(post(technician, plan, field, value, "lookedAt", "true")).hasStatus(302);
+        assertThat(page(technician, "/instruments/" + cello).split("Work was begun all the same"))
+                .as("noted once")
+                .hasSize(2);
     }
 
     /** A link that names a string starts as a plan without one does: with what lies over its peg. */

@@ -7,6 +7,7 @@ import java.util.OptionalLong;
 import java.util.Set;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.plan.ChangePlan;
@@ -89,12 +90,36 @@ public record BenchState(
                 .map(gap -> Lean.fromGap(gap, plan.setUp().value(Quantity.BRIDGE_HEIGHT)));
     }
 
-    /** {@return whether the bridge leans so far that no string may be raised until it is straightened} */
+    /** {@return how the bridge leaned when it was measured before this run, if it was} */
+    public Optional<Lean> leanBefore() {
+        boolean measured = plan.setUp().figure(Quantity.BRIDGE_GAP).origin() == Origin.MEASURED;
+        return measured ? Optional.of(Lean.of(plan.setUp())) : Optional.empty();
+    }
+
+    /** {@return where the push of the strings ran then} */
+    public Optional<Thrust> thrustBefore() {
+        return leanBefore().map(lean -> Thrust.of(plan.setUp(), lean));
+    }
+
+    /** {@return whether the bridge leans so far that the run stands still until it is straightened} */
     public boolean heldByBridge() {
-        boolean raising = now().filter(step -> step.kind() != StepKind.GRAPHITE)
-                .map(step -> !step.readings().isEmpty())
-                .orElse(false);
-        return raising && thrust().map(thrust -> thrust.margin() < 0.3).orElse(false);
+        return now().filter(this::heldByBridgeAt).isPresent();
+    }
+
+    /**
+     * Whether the run stands still at a step, because the bridge leans so far that no string may be raised.
+     *
+     * @param step a step of the plan
+     * @return by the latest gap reading; before the first, as long as nobody has moved the bridge, by what was measured
+     *     before the run
+     */
+    public boolean heldByBridgeAt(Step step) {
+        boolean raising = step.kind() != StepKind.GRAPHITE && !step.readings().isEmpty();
+        boolean moved = plan.steps().stream().limit(reached).map(Step::kind).anyMatch(StepKind::movesBridge);
+        return raising
+                && thrust().or(() -> moved ? Optional.empty() : thrustBefore())
+                        .filter(thrust -> thrust.margin() < 0.3)
+                        .isPresent();
     }
 
     /** {@return whether every string carries tension, so that the run may be ended} */

@@ -95,6 +95,27 @@ public final class Inspection {
         return List.copyOf(inspection.found);
     }
 
+    /**
+     * What of it has to be put right, or at least seen, before anybody works on the instrument: what stops the work, what
+     * only a repairer can put right, and how bridge and tailpiece stand. What a change puts right by itself is not among it.
+     *
+     * @param condition what is known of the instrument
+     * @param today the day
+     * @return part of what {@link #of} gives, in the same order
+     */
+    public static List<Finding> beforeWork(Condition condition, LocalDate today) {
+        return of(condition, today).stream().filter(Inspection::comesBeforeWork).toList();
+    }
+
+    private static boolean comesBeforeWork(Finding finding) {
+        boolean today = finding.severity() == TODAY && finding.kind() != FindingKind.BRIDGE_TO_LOOK_AT;
+        return finding.stops()
+                || today
+                        && (finding.refer()
+                                || finding.kind().part() == FindingKind.Part.BRIDGE
+                                || finding.kind().part() == FindingKind.Part.TAILPIECE);
+    }
+
     private void bridge() {
         if (isMeasured(Quantity.BRIDGE_GAP)) {
             Lean lean = Lean.of(setUp);

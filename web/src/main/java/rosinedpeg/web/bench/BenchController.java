@@ -51,6 +51,7 @@ import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Aftercare;
+import rosinedpeg.web.instrument.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.listen.Tuner;
@@ -69,6 +70,7 @@ class BenchController {
     private final Benches benches;
     private final Instruments instruments;
     private final Aftercare aftercare;
+    private final Inspections inspections;
     private final StringKinds kinds;
     private final Tuner tuner;
     private final Clock clock;
@@ -77,12 +79,14 @@ class BenchController {
             Benches benches,
             Instruments instruments,
             Aftercare aftercare,
+            Inspections inspections,
             StringKinds kinds,
             Tuner tuner,
             Clock clock) {
         this.benches = benches;
         this.instruments = instruments;
         this.aftercare = aftercare;
+        this.inspections = inspections;
         this.kinds = kinds;
         this.tuner = tuner;
         this.clock = clock;
@@ -260,6 +264,8 @@ class BenchController {
         model.addAttribute("run", run);
         model.addAttribute("state", state);
         model.addAttribute("plan", state.plan());
+        boolean looking = step != null && step.kind() == StepKind.LOOK_OVER;
+        model.addAttribute("beforehand", looking ? inspections.beforehand(instrument) : null);
         model.addAttribute("owed", state.over() ? aftercare.owed(run.instrumentId()) : List.of());
         model.addAttribute("step", step);
         model.addAttribute("readsPitch", step != null && step.readings().contains(Reading.PITCH));
@@ -376,6 +382,7 @@ class BenchController {
         return IntStream.range(state.reached() + 1, Math.min(steps.size(), state.reached() + 1 + AHEAD))
                 .takeWhile(index -> !steps.get(index).kind().raisesTension()
                         || !dry.contains(steps.get(index).position()))
+                .takeWhile(index -> !state.heldByBridgeAt(steps.get(index)))
                 .mapToObj(index -> new Ahead(steps.get(index), steps.get(index - 1)))
                 .toList();
     }

@@ -11,7 +11,7 @@ import rosinedpeg.web.platform.Words;
 
 /** Puts a judgement into words, with the figures it rests on. In templates: {@code @findings}. */
 @Component("findings")
-class FindingWords {
+public class FindingWords {
 
     private final Words words;
 

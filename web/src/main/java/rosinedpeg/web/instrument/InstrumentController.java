@@ -30,7 +30,6 @@ import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.finding.Finding;
-import rosinedpeg.core.inspection.Inspection;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -73,14 +72,21 @@ class InstrumentController {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final Aftercare aftercare;
+    private final Inspections inspections;
     private final FindingWords findings;
     private final Clock clock;
 
     InstrumentController(
-            Instruments instruments, StringKinds kinds, Aftercare aftercare, FindingWords findings, Clock clock) {
+            Instruments instruments,
+            StringKinds kinds,
+            Aftercare aftercare,
+            Inspections inspections,
+            FindingWords findings,
+            Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.aftercare = aftercare;
+        this.inspections = inspections;
         this.findings = findings;
         this.clock = clock;
     }
@@ -306,10 +312,8 @@ class InstrumentController {
     private Map<String, List<Finding>> found(Instrument instrument) {
         Map<String, List<Finding>> groups = new LinkedHashMap<>();
         FOUND.forEach(group -> groups.put(group, new ArrayList<>()));
-        Inspection.of(
-                        instrument.condition(
-                                CurrentWorkshop.zone(), aftercare.rosining(instrument, CurrentWorkshop.zone())),
-                        today())
+        inspections
+                .of(instrument)
                 .forEach(finding -> groups.get(findings.group(finding)).add(finding));
         groups.values().removeIf(List::isEmpty);
         return groups;

@@ -8,21 +8,19 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.finding.Finding;
-import rosinedpeg.core.inspection.Inspection;
 import rosinedpeg.core.setup.Quantity;
-import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** A note for the repairer, on one page: what was found and what was measured. */
 @Controller
 class ReferralController {
 
     private final Instruments instruments;
-    private final Aftercare aftercare;
+    private final Inspections inspections;
     private final Clock clock;
 
-    ReferralController(Instruments instruments, Aftercare aftercare, Clock clock) {
+    ReferralController(Instruments instruments, Inspections inspections, Clock clock) {
         this.instruments = instruments;
-        this.aftercare = aftercare;
+        this.inspections = inspections;
         this.clock = clock;
     }
 
@@ -32,13 +30,7 @@ class ReferralController {
         model.addAttribute("instrument", instrument);
         model.addAttribute(
                 "findings",
-                Inspection.of(
-                                instrument.condition(
-                                        CurrentWorkshop.zone(), aftercare.rosining(instrument, CurrentWorkshop.zone())),
-                                clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate())
-                        .stream()
-                        .filter(Finding::refer)
-                        .toList());
+                inspections.of(instrument).stream().filter(Finding::refer).toList());
         model.addAttribute(
                 "measured",
                 instrument.setUp().figures().entrySet().stream()

@@ -135,7 +135,11 @@ class PlanController {
                 && found.values().stream()
                         .flatMap(findings -> ((List<?>) findings).stream())
                         .noneMatch(finding -> ((Finding) finding).stops());
-        if (result.hasErrors() || plan.isEmpty() || plan.get().refused() || !fits) {
+        if (result.hasErrors()
+                || plan.isEmpty()
+                || plan.get().refused()
+                || !fits
+                || !start.mayBegin(instrument, form.isLookedAt(), result)) {
             return "plan/plan";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
@@ -143,7 +147,7 @@ class PlanController {
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
         habits.remember(instrument.setUp().family(), form.schools());
-        UUID run = start.run(id, plan.get(), replacements, form.getReason(), keepOld);
+        UUID run = start.run(instrument, plan.get(), replacements, form.getReason(), keepOld);
         return "redirect:/bench/" + run;
     }
 
@@ -183,6 +187,7 @@ class PlanController {
                             instrument.string(position).orElseThrow().kind().id());
         }
         model.addAttribute("instrument", instrument);
+        start.tell(instrument, model);
         model.addAttribute("offered", offered);
         model.addAttribute("neighbours", neighbours(instrument));
         model.addAttribute("reasons", Reason.values());

@@ -35,6 +35,7 @@ class PlanForm {
     private Schools.Stance stance = Schools.USUAL.bridge().stance();
     private Schools.Evening evening = Schools.USUAL.bridge().evening();
     private Schools.OldStrings oldStrings = Schools.USUAL.oldStrings();
+    private boolean lookedAt;
 
     Schools schools() {
         return Schools.USUAL
@@ -208,5 +209,14 @@ class PlanForm {
 
     public void setStance(Schools.Stance stance) {
         this.stance = stance;
+    }
+
+    /** {@return whether somebody says that what stands in front of the work has been looked at} */
+    public boolean isLookedAt() {
+        return lookedAt;
+    }
+
+    public void setLookedAt(boolean lookedAt) {
+        this.lookedAt = lookedAt;
     }
 }

@@ -1,27 +1,47 @@
 package rosinedpeg.web.plan;
 
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.Beforehand;
+import rosinedpeg.web.instrument.FindingWords;
+import rosinedpeg.web.instrument.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Referral;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.Words;
 
-/** Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. */
+/**
+ * Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. What a repairer has to
+ * see to, or what stops the work, stands in front of it until somebody says that they have looked at it.
+ */
 @Component
 class Start {
 
     private final Instruments instruments;
+    private final Inspections inspections;
     private final Benches benches;
+    private final FindingWords findings;
+    private final Words words;
 
-    Start(Instruments instruments, Benches benches) {
+    Start(Instruments instruments, Inspections inspections, Benches benches, FindingWords findings, Words words) {
         this.instruments = instruments;
+        this.inspections = inspections;
         this.benches = benches;
+        this.findings = findings;
+        this.words = words;
     }
 
     /**
@@ -37,12 +57,44 @@ class Start {
         return instrument;
     }
 
-    /** {@return the run that follows the plan, or the one that was opened first} */
-    UUID run(UUID instrument, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
-        try {
-            return benches.start(instrument, plan, replacements, reason, keepOld);
-        } catch (DataIntegrityViolationException pressedTwice) {
-            return benches.openFor(instrument).orElseThrow(() -> pressedTwice);
+    /** Shows what has to be known before anybody works on an instrument. */
+    void tell(Instrument instrument, Model model) {
+        model.addAttribute("beforehand", inspections.beforehand(instrument));
+    }
+
+    /** Whether the work may begin; if it has to be looked at first and was not, that is said. */
+    boolean mayBegin(Instrument instrument, boolean lookedAt, BindingResult result) {
+        boolean may = lookedAt || !inspections.beforehand(instrument).asks();
+        if (!may) {
+            result.rejectValue("lookedAt", "plan.lookedAt.missing");
         }
+        return may;
+    }
+
+    /** {@return the run that follows the plan, or the one that was opened first} */
+    UUID run(Instrument instrument, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
+        UUID id = instrument.id();
+        Optional<UUID> open = benches.openFor(id);
+        if (open.isPresent()) {
+            return open.get();
+        }
+        UUID run;
+        try {
+            run = benches.start(id, plan, replacements, reason, keepOld);
+        } catch (DataIntegrityViolationException pressedTwice) {
+            return benches.openFor(id).orElseThrow(() -> pressedTwice);
+        }
+        Beforehand beforehand = inspections.beforehand(instrument);
+        if (beforehand.asks()) {
+            instruments.note(id, words.say("plan.lookedAt.noted", told(beforehand)), false);
+        }
+        return run;
+    }
+
+    private String told(Beforehand beforehand) {
+        return Stream.concat(
+                        beforehand.referrals().stream().map(Referral::text),
+                        beforehand.findings().stream().filter(Finding::stops).map(findings::title))
+                .collect(Collectors.joining("; "));
     }
 }

@@ -93,15 +93,19 @@ class WorkController {
 
     @PostMapping("/instruments/{id}/work")
     String start(@PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
-        Optional<ChangePlan> plan = show(start.plannable(id), form, result, model);
-        if (result.hasErrors() || plan.isEmpty() || plan.get().refused()) {
+        Instrument instrument = start.plannable(id);
+        Optional<ChangePlan> plan = show(instrument, form, result, model);
+        if (result.hasErrors()
+                || plan.isEmpty()
+                || plan.get().refused()
+                || !start.mayBegin(instrument, form.isLookedAt(), result)) {
             return "plan/work";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
         if (form.getKind() == PlanKind.EMERGENCY) {
             replacements.put(form.getString(), form.getNewKind());
         }
-        UUID run = start.run(id, plan.get(), replacements, reason(form), false);
+        UUID run = start.run(instrument, plan.get(), replacements, reason(form), false);
         return "redirect:/bench/" + run;
     }
 
@@ -124,6 +128,7 @@ class WorkController {
                     instrument.string(form.getString()).orElseThrow().kind().id());
         }
         model.addAttribute("instrument", instrument);
+        start.tell(instrument, model);
         model.addAttribute("offered", offered);
         model.addAttribute(
                 "workKinds",

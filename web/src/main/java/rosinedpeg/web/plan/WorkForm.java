@@ -14,6 +14,7 @@ class WorkForm {
     private Position string = Position.I;
     private UUID newKind;
     private boolean broken;
+    private boolean lookedAt;
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
     private Schools.Treatment treatment = Schools.USUAL.treatment();
     private Schools.Raising raising = Schools.USUAL.bridge().raising();
@@ -72,5 +73,14 @@ class WorkForm {
 
     public void setRaising(Schools.Raising raising) {
         this.raising = raising;
+    }
+
+    /** {@return whether somebody says that what stands in front of the work has been looked at} */
+    public boolean isLookedAt() {
+        return lookedAt;
+    }
+
+    public void setLookedAt(boolean lookedAt) {
+        this.lookedAt = lookedAt;
     }
 }
