@@ -107,7 +107,7 @@ class DrawingsTest {
         assertThat(thick.strings().get(0).width() / thin.strings().get(0).width())
                 .isCloseTo(1.25 / 0.26, within(1e-9));
         assertThat(thin.fraying()).isEmpty();
-        assertThat(thick.fraying()).hasSize(1);
+        assertThat(thick.fraying()).isNotEmpty();
         assertThat(Strands.of(bass, Map.of(Position.I, new Strands.Strand(1.25, 1.0, 7, "on"))))
                 .as("the same string always frays alike")
                 .isEqualTo(thick);

@@ -2,24 +2,16 @@ package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.net.CookieManager;
-import java.net.URI;
-import java.net.URLEncoder;
-import java.net.http.HttpClient;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 
@@ -48,7 +40,7 @@ class TenBenchesIT extends RunningApplication {
         List<Future<List<Long>>> answers = new ArrayList<>();
         for (UUID instrument : instruments) {
             long apart = answers.size() * 1000L / BENCHES;
-            answers.add(devices.submit(() -> new Device(instrument).press(seconds, apart)));
+            answers.add(devices.submit(() -> press(instrument, seconds, apart)));
         }
         List<Long> millis = new ArrayList<>();
         for (Future<List<Long>> answer : answers) {
@@ -72,83 +64,35 @@ class TenBenchesIT extends RunningApplication {
         assertThat(recorded).as("no press is lost").isEqualTo((long) BENCHES * (WARM_UP_SECONDS + seconds));
     }
 
-    /** A device with a session of its own. */
-    private final class Device {
-
-        private final HttpClient client = HttpClient.newBuilder()
-                .cookieHandler(new CookieManager())
-                .followRedirects(HttpClient.Redirect.NORMAL)
-                .build();
-        private final UUID instrument;
-
-        Device(UUID instrument) {
-            this.instrument = instrument;
-        }
-
-        /** Nobody presses at the same moment as somebody else on purpose: benches begin a little apart. */
-        List<Long> press(int seconds, long apart) throws Exception {
-            String signIn = get("/sign-in");
-            post("/sign-in", Map.of("signIn", "bench", "password", PASSWORD, "_csrf", value(signIn, "_csrf")));
-            String plan = get("/instruments/" + instrument + "/plan");
-            HttpResponse<String> begun = post(
-                    "/instruments/" + instrument + "/plan",
-                    Map.of("strings", "II", "reason", "SERVICE", "_csrf", value(plan, "_csrf")));
-            String bench = begun.uri().getPath();
-            String page = begun.body();
-            List<Long> millis = new ArrayList<>();
-            Thread.sleep(apart);
-            long next = System.nanoTime();
-            for (int second = 0; second < WARM_UP_SECONDS + seconds; second++) {
-                boolean forwards = second / FORWARDS % 2 == 0;
-                Map<String, String> fields = forwards
-                        ? Map.of(
-                                "_csrf", value(page, "_csrf"),
-                                "press", UUID.randomUUID().toString(),
-                                "seen", value(page, "seen"),
-                                "step", value(page, "step"))
-                        : Map.of(
-                                "_csrf", value(page, "_csrf"),
-                                "press", UUID.randomUUID().toString(),
-                                "seen", value(page, "seen"));
-                long before = System.nanoTime();
-                HttpResponse<String> answer = post(bench + (forwards ? "/done" : "/back"), fields);
-                if (second >= WARM_UP_SECONDS) {
-                    millis.add((System.nanoTime() - before) / 1_000_000);
-                }
-                assertThat(answer.statusCode()).isEqualTo(200);
-                page = answer.body();
-                next += 1_000_000_000L;
-                Thread.sleep(Math.max(0, (next - System.nanoTime()) / 1_000_000));
+    /** Presses every second. Nobody presses at the same moment as somebody else on purpose: benches begin a little apart. */
+    private List<Long> press(UUID instrument, int seconds, long apart) throws Exception {
+        Device device = new Device(address()).signIn("bench");
+        String plan = "/instruments/" + instrument + "/plan";
+        String csrf = Device.field(device.get(plan).body(), "_csrf");
+        HttpResponse<String> begun =
+                device.post(plan, Map.of("strings", "II", "reason", "SERVICE", "lookedAt", "true", "_csrf", csrf));
+        String bench = begun.uri().getPath();
+        String page = begun.body();
+        List<Long> millis = new ArrayList<>();
+        Thread.sleep(apart);
+        long next = System.nanoTime();
+        for (int second = 0; second < WARM_UP_SECONDS + seconds; second++) {
+            boolean forwards = second / FORWARDS % 2 == 0;
+            Map<String, String> fields = new HashMap<>(
+                    Map.of("_csrf", csrf, "press", UUID.randomUUID().toString(), "seen", Device.field(page, "seen")));
+            if (forwards) {
+                fields.put("step", Device.field(page, "step"));
             }
-            return millis;
-        }
-
-        private String get(String path) throws Exception {
-            return client.send(
-                            HttpRequest.newBuilder(URI.create(address() + path)).build(),
-                            HttpResponse.BodyHandlers.ofString())
-                    .body();
-        }
-
-        private HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
-            String body = fields.entrySet().stream()
-                    .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
-                    .collect(Collectors.joining("&"));
-            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address() + path))
-                    .header("Content-Type", "application/x-www-form-urlencoded");
-            if (path.startsWith("/bench/")) {
-                request.header("HX-Request", "true");
+            long before = System.nanoTime();
+            HttpResponse<String> answer = device.post(bench + (forwards ? "/done" : "/back"), fields);
+            if (second >= WARM_UP_SECONDS) {
+                millis.add((System.nanoTime() - before) / 1_000_000);
             }
-            return client.send(
-                    request.POST(HttpRequest.BodyPublishers.ofString(body)).build(),
-                    HttpResponse.BodyHandlers.ofString());
+            assertThat(answer.statusCode()).isEqualTo(200);
+            page = answer.body();
+            next += 1_000_000_000L;
+            Thread.sleep(Math.max(0, (next - System.nanoTime()) / 1_000_000));
         }
-
-        private String value(String page, String field) {
-            Matcher matcher =
-                    Pattern.compile("name=\"" + field + "\" value=\"([^\"]*)\"").matcher(page);
-            assertThat(matcher.find()).as("field " + field + " in " + page).isTrue();
-            return matcher.group(1);
-        }
+        return millis;
     }
 }

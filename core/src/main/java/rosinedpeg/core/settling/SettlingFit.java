@@ -50,6 +50,9 @@ public record SettlingFit(
      */
     public static SettlingFit of(StringCore core, List<SettlingReading> readings) {
         SettlingForecast usual = SettlingForecast.usual(core);
+        if (readings.isEmpty()) {
+            return new SettlingFit(usual, 0, SPREAD_LN_TOTAL * SPREAD_LN_TOTAL, SPREAD_LN_TAU * SPREAD_LN_TAU, 0);
+        }
         double[] start = {Math.log(usual.totalCents()), Math.log(usual.tauHours())};
         int rows = readings.size() + 2;
         double[] target = new double[rows];

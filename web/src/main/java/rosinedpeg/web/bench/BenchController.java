@@ -94,10 +94,11 @@ class BenchController {
 
     @GetMapping("/bench")
     String open(Model model) {
-        Map<UUID, Instrument> byId =
-                instruments.all().stream().collect(Collectors.toMap(Instrument::id, instrument -> instrument));
-        model.addAttribute("runs", benches.open());
-        model.addAttribute("instruments", byId);
+        List<Run> runs = benches.open();
+        model.addAttribute("runs", runs);
+        model.addAttribute(
+                "instruments",
+                instruments.of(runs.stream().map(Run::instrumentId).toList()));
         model.addAttribute("now", clock.instant());
         return "bench/open";
     }

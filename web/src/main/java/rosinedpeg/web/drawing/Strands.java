@@ -40,7 +40,7 @@ public record Strands(
         String tailpiece,
         List<Stroke> pegs,
         List<Stroke> strings,
-        List<Stroke> fraying) {
+        String fraying) {
 
     private static final double WIDTH = 620;
     private static final double HEIGHT = 84;
@@ -74,9 +74,10 @@ public record Strands(
         double boardEndHalf = nutHalf + margin + (bridgeHalf - nutHalf) * 0.825;
         double boxEndHalf = (nutHalf + margin) * 0.72;
 
-        List<Stroke> pegs = new ArrayList<>();
+        StringBuilder shafts = new StringBuilder();
+        StringBuilder heads = new StringBuilder();
+        StringBuilder whiskers = new StringBuilder();
         List<Stroke> lines = new ArrayList<>();
-        List<Stroke> fraying = new ArrayList<>();
         for (Position position : setUp.positions()) {
             double atNut = middle - setUp.xAtNutMm(position) * scale;
             double atBridge = middle - setUp.xAtBridgeMm(position) * scale;
@@ -84,9 +85,8 @@ public record Strands(
             double side = position.number() <= 2 ? -1 : 1;
             double wall = (nutHalf + margin) * side;
             double headEdge = middle + wall + side * 11;
-            pegs.add(new Stroke(move(pegX, middle - wall) + line(pegX, headEdge), Math.max(1.6, 6 * scale), "shaft"));
-            pegs.add(new Stroke(
-                    move(pegX, headEdge) + line(pegX, headEdge + side * 5), Math.max(5, 15 * scale), "head"));
+            shafts.append(move(pegX, middle - wall)).append(line(pegX, headEdge));
+            heads.append(move(pegX, headEdge)).append(line(pegX, headEdge + side * 5));
             Strand strand = strings.get(position);
             double thickness = strand == null ? 1 : strand.diameterMm() * THICKNESS_PER_MM;
             double atPeg = middle + (atNut - middle) * 0.55;
@@ -94,7 +94,7 @@ public record Strands(
             String path = move(pegX, atPeg) + line(nutX, atNut) + line(bridgeX, atBridge) + line(tailX, atTail);
             lines.add(new Stroke(path, thickness, strand == null ? "off" : strand.state()));
             if (strand != null) {
-                fray(fraying, strand, nutX, atNut, bridgeX, atBridge, thickness);
+                fray(whiskers, strand, nutX, atNut, bridgeX, atBridge, thickness);
             }
         }
         double curl = LEFT - 16;
@@ -122,14 +122,16 @@ public record Strands(
                         + line(WIDTH - 4, middle + bridgeHalf * 0.6)
                         + line(tailX - 2, middle + bridgeHalf * 0.86)
                         + "Z",
-                pegs,
+                List.of(
+                        new Stroke(shafts.toString(), Math.max(1.6, 6 * scale), "shaft"),
+                        new Stroke(heads.toString(), Math.max(5, 15 * scale), "head")),
                 lines,
-                fraying);
+                whiskers.toString());
     }
 
     /** Whiskers, thickest where fingers land and where the string bends; the more it is worn, the more of them. */
     private static void fray(
-            List<Stroke> fraying,
+            StringBuilder path,
             Strand strand,
             double nutX,
             double atNut,
@@ -138,7 +140,6 @@ public record Strands(
             double thickness) {
         Random random = new Random(strand.pattern());
         long whiskers = Math.round(Math.max(0, Math.min(strand.worn(), 1.4) - 0.3) * 26);
-        StringBuilder path = new StringBuilder();
         for (int i = 0; i < whiskers; i++) {
             double along =
                     random.nextInt(5) == 0 ? 0.9 + random.nextDouble() * 0.1 : Math.pow(random.nextDouble(), 1.5) * 0.5;
@@ -155,9 +156,6 @@ public record Strands(
                     .append(Stroke.number(reach))
                     .append(" ")
                     .append(Stroke.number(up * (1.6 + random.nextDouble() * 2.4)));
-        }
-        if (path.length() > 0) {
-            fraying.add(new Stroke(path.toString(), 1.15, "fray"));
         }
     }
 

@@ -1,6 +1,6 @@
 package rosinedpeg.web.drawing;
 
-import java.util.Locale;
+import java.math.BigDecimal;
 
 /**
  * A line of a drawing.
@@ -11,9 +11,11 @@ import java.util.Locale;
  */
 public record Stroke(String path, double width, String state) {
 
+    /** {@return a number with at most two decimals; a page has thousands of them} */
     static String number(double value) {
-        String text = String.format(Locale.ROOT, "%.2f", value);
-        return text.contains(".") ? text.replaceAll("0+$", "").replaceAll("\\.$", "") : text;
+        return BigDecimal.valueOf(Math.round(value * 100), 2)
+                .stripTrailingZeros()
+                .toPlainString();
     }
 
     static String move(double x, double y) {

@@ -8,7 +8,6 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -95,15 +94,5 @@ class FittedStringEntity {
 
     boolean kept() {
         return kept;
-    }
-
-    double hoursBefore() {
-        return hoursBefore;
-    }
-
-    Set<WearSign> signs() {
-        Set<WearSign> set = EnumSet.noneOf(WearSign.class);
-        signs.forEach(sign -> set.add(WearSign.valueOf(sign)));
-        return set;
     }
 }

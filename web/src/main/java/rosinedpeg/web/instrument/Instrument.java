@@ -117,8 +117,6 @@ public record Instrument(
 
     /** {@return the string that most wants changing} */
     public Optional<StringOn> mostWorn() {
-        return strings.stream()
-                .max(Comparator.comparing(StringOn::state)
-                        .thenComparing(string -> string.wear().worn()));
+        return StringOn.mostWorn(strings);
     }
 }

@@ -135,6 +135,11 @@ class InstrumentEntity {
         return demand;
     }
 
+    /** {@return how many strings it has} */
+    int strings() {
+        return openStrings.size();
+    }
+
     Size size() {
         return Size.of(family, size);
     }

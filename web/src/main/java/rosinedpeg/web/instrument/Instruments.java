@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -66,26 +67,39 @@ public class Instruments {
         this.clock = clock;
     }
 
-    /** {@return every instrument, in the order they came to the rack; six queries however many there are} */
-    public List<Instrument> all() {
-        Map<UUID, List<MeasurementEntity>> measured = measurements.findAllByOrderByMeasuredOnAscRecordedAtAsc().stream()
-                .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
-        Map<UUID, List<FittedStringEntity>> strings = fitted.findByRemovedAtIsNull().stream()
-                .collect(Collectors.groupingBy(FittedStringEntity::instrumentId));
-        Map<UUID, List<NoteEntity>> referred = notes.findByReferTrueAndSettledAtIsNullOrderByRecordedAt().stream()
-                .collect(Collectors.groupingBy(NoteEntity::instrumentId));
-        Map<UUID, List<PegLookEntity>> looked = looks.findAllByOrderByLookedOnAscRecordedAtAsc().stream()
+    /** {@return how every instrument stands, in the order they came to the rack; four queries however many there are} */
+    public List<Standing> standings() {
+        Map<UUID, StringKind> kindsById = kinds.all();
+        Map<UUID, List<FittedNow>> on = fitted.now().stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
+        Set<UUID> referred = notes.referred();
+        return instruments.findAllByOrderByCreatedAt().stream()
+                .map(entity -> standing(entity, on.getOrDefault(entity.id(), List.of()), referred, kindsById))
+                .toList();
+    }
+
+    /** {@return some of the instruments, by their ids; six queries however many there are} */
+    public Map<UUID, Instrument> of(Collection<UUID> ids) {
+        Map<UUID, List<MeasurementEntity>> measured =
+                measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(ids).stream()
+                        .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
+        Map<UUID, List<FittedNow>> on =
+                fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
+        Map<UUID, List<NoteEntity>> referred =
+                notes.findByInstrumentIdInAndReferTrueAndSettledAtIsNullOrderByRecordedAt(ids).stream()
+                        .collect(Collectors.groupingBy(NoteEntity::instrumentId));
+        Map<UUID, List<PegLookEntity>> looked = looks.findByInstrumentIdInOrderByLookedOnAscRecordedAtAsc(ids).stream()
                 .collect(Collectors.groupingBy(PegLookEntity::instrumentId));
         Map<UUID, StringKind> kindsById = kinds.all();
-        return instruments.findAllByOrderByCreatedAt().stream()
-                .map(entity -> view(
-                        entity,
-                        measured.getOrDefault(entity.id(), List.of()),
-                        strings.getOrDefault(entity.id(), List.of()),
-                        referred.getOrDefault(entity.id(), List.of()),
-                        looked.getOrDefault(entity.id(), List.of()),
-                        kindsById))
-                .toList();
+        return instruments.findByIdIn(ids).stream()
+                .collect(Collectors.toMap(
+                        InstrumentEntity::id,
+                        entity -> view(
+                                entity,
+                                measured.getOrDefault(entity.id(), List.of()),
+                                on.getOrDefault(entity.id(), List.of()),
+                                referred.getOrDefault(entity.id(), List.of()),
+                                looked.getOrDefault(entity.id(), List.of()),
+                                kindsById)));
     }
 
     /**
@@ -94,19 +108,22 @@ public class Instruments {
      * @throws NotFoundException when this workshop has none with that id
      */
     public Instrument get(UUID id) {
-        InstrumentEntity entity = entity(id);
-        List<FittedStringEntity> on = fitted.findByInstrumentIdOrderByPosition(id).stream()
+        return Optional.ofNullable(of(List.of(id)).get(id))
+                .orElseThrow(() -> new NotFoundException("instrument " + id));
+    }
+
+    /**
+     * How the instrument stands that a string is on.
+     *
+     * @param fittedId the id of the very string
+     * @throws NotFoundException when this workshop has no such string, or it has come off
+     */
+    public Standing withString(UUID fittedId) {
+        InstrumentEntity entity = fitted.findById(fittedId)
                 .filter(string -> string.removedAt() == null)
-                .toList();
-        return view(
-                entity,
-                measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id),
-                on,
-                notes.findByInstrumentIdOrderByRecordedAt(id).stream()
-                        .filter(note -> note.refer() && note.settledAt() == null)
-                        .toList(),
-                looks.findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(id),
-                kinds.all());
+                .map(string -> entity(string.instrumentId()))
+                .orElseThrow(() -> new NotFoundException("string " + fittedId));
+        return standing(entity, fitted.now(List.of(entity.id())), notes.referred(), kinds.all());
     }
 
     /** Puts an instrument on the rack. */
@@ -320,10 +337,35 @@ public class Instruments {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
+    private Standing standing(
+            InstrumentEntity entity, List<FittedNow> on, Set<UUID> referred, Map<UUID, StringKind> kindsById) {
+        List<StringOn> strings = strings(entity, on, kindsById);
+        return new Standing(
+                entity.id(),
+                entity.name(),
+                referred.contains(entity.id()),
+                strings.size() == entity.strings(),
+                strings);
+    }
+
+    private List<StringOn> strings(InstrumentEntity entity, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
+        Instant now = clock.instant();
+        return on.stream()
+                .sorted(Comparator.comparing(FittedNow::position))
+                .map(string -> StringOn.of(
+                        string,
+                        kindsById.get(string.kindId()),
+                        entity.size().family(),
+                        entity.hoursPerWeek(),
+                        entity.demand(),
+                        now))
+                .toList();
+    }
+
     private Instrument view(
             InstrumentEntity entity,
             List<MeasurementEntity> measured,
-            List<FittedStringEntity> on,
+            List<FittedNow> on,
             List<NoteEntity> referred,
             List<PegLookEntity> looked,
             Map<UUID, StringKind> kindsById) {
@@ -342,12 +384,7 @@ public class Instruments {
         Map<Position, Set<PegSign>> pegSigns = new EnumMap<>(Position.class);
         looked.stream().map(PegLookEntity::look).forEach(look -> pegSigns.put(look.position(), look.signs()));
         SetUp setUp = entity.setUp(figures);
-        Instant now = clock.instant();
-        List<StringOn> strings = on.stream()
-                .sorted(Comparator.comparing(FittedStringEntity::position))
-                .map(string -> StringOn.of(
-                        string, kindsById.get(string.kindId()), setUp, entity.hoursPerWeek(), entity.demand(), now))
-                .toList();
+        List<StringOn> strings = strings(entity, on, kindsById);
         return new Instrument(
                 entity.id(),
                 entity.name(),

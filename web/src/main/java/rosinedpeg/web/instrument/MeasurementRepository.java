@@ -1,12 +1,13 @@
 package rosinedpeg.web.instrument;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface MeasurementRepository extends JpaRepository<MeasurementEntity, UUID> {
 
-    List<MeasurementEntity> findAllByOrderByMeasuredOnAscRecordedAtAsc();
+    List<MeasurementEntity> findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(Collection<UUID> instrumentIds);
 
     boolean existsByPress(UUID press);
 

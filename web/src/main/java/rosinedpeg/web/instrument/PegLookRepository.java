@@ -1,5 +1,6 @@
 package rosinedpeg.web.instrument;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -8,7 +9,7 @@ interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
 
     boolean existsByPress(UUID press);
 
-    List<PegLookEntity> findAllByOrderByLookedOnAscRecordedAtAsc();
+    List<PegLookEntity> findByInstrumentIdInOrderByLookedOnAscRecordedAtAsc(Collection<UUID> instrumentIds);
 
     List<PegLookEntity> findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(UUID instrumentId);
 }

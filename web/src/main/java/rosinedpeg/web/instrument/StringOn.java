@@ -2,10 +2,12 @@ package rosinedpeg.web.instrument;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
@@ -27,7 +29,6 @@ import rosinedpeg.web.drawing.Strands;
  * @param wear how far it is used up; nothing but the signs when its age is unknown
  * @param state what that asks for
  * @param monthsLeft until it is due; 0 when it is due or its age is unknown
- * @param tensionN its tension on this instrument at pitch
  */
 public record StringOn(
         UUID fittedId,
@@ -38,14 +39,12 @@ public record StringOn(
         Set<WearSign> signs,
         Wear wear,
         WearState state,
-        double monthsLeft,
-        double tensionN) {
+        double monthsLeft) {
 
     static StringOn of(
-            FittedStringEntity fitted, StringKind kind, SetUp setUp, double hoursPerWeek, Demand demand, Instant now) {
-        Life life = Life.usual(setUp.family(), kind.spec());
+            FittedNow fitted, StringKind kind, Family family, double hoursPerWeek, Demand demand, Instant now) {
+        Life life = Life.usual(family, kind.spec());
         double signs = Math.min(10, Wear.shareOf(fitted.signs()));
-        double tensionN = setUp.tensionN(kind.spec());
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
@@ -63,8 +62,14 @@ public record StringOn(
                 fitted.signs(),
                 wear,
                 state,
-                monthsLeft,
-                tensionN);
+                monthsLeft);
+    }
+
+    /** {@return the one of some strings that most wants changing} */
+    static Optional<StringOn> mostWorn(Collection<StringOn> strings) {
+        return strings.stream()
+                .max(Comparator.comparing(StringOn::state)
+                        .thenComparing(string -> string.wear().worn()));
     }
 
     /** {@return the day it is due, by the hours a week it is played} */

@@ -17,6 +17,7 @@ import rosinedpeg.core.figure.Unit;
 @Component("say")
 public class Say {
 
+    private static final DecimalFormatSymbols SYMBOLS = DecimalFormatSymbols.getInstance(Locale.ROOT);
     private static final DateTimeFormatter FIELD_TIME = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
 
     private final Words words;
@@ -28,8 +29,7 @@ public class Say {
 
     /** {@return a number with that many decimals, a true minus sign, and no trailing zero} */
     public static String number(double value, int decimals) {
-        DecimalFormat format = new DecimalFormat(
-                decimals == 0 ? "0" : "0." + "#".repeat(decimals), DecimalFormatSymbols.getInstance(Locale.ROOT));
+        DecimalFormat format = new DecimalFormat(decimals == 0 ? "0" : "0." + "#".repeat(decimals), SYMBOLS);
         String text = format.format(value);
         return text.equals("-0") ? "0" : text.replace('-', '−');
     }

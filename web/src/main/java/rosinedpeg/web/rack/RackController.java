@@ -1,9 +1,10 @@
 package rosinedpeg.web.rack;
 
-import java.time.Clock;
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import java.util.function.Function;
@@ -11,6 +12,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Run;
@@ -18,7 +20,9 @@ import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.rack.RackRow.Need;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
@@ -27,59 +31,74 @@ import rosinedpeg.web.settling.Settlings;
 @Controller
 class RackController {
 
+    /** So many instruments are shown at a time. */
+    private static final int ON_A_PAGE = 30;
+
     private final Instruments instruments;
     private final Benches benches;
     private final Settlings settlings;
     private final Diary diary;
-    private final Clock clock;
 
-    RackController(Instruments instruments, Benches benches, Settlings settlings, Diary diary, Clock clock) {
+    RackController(Instruments instruments, Benches benches, Settlings settlings, Diary diary) {
         this.instruments = instruments;
         this.benches = benches;
         this.settlings = settlings;
         this.diary = diary;
-        this.clock = clock;
     }
 
+    /**
+     * The rack, or the part of it that fits on a page, what most wants hands first.
+     *
+     * @param find part of a name, to show only those
+     * @param from how many have been shown already
+     */
     @GetMapping("/")
-    String rack(Model model) {
-        List<Instrument> all = instruments.all();
+    String rack(
+            @RequestParam(defaultValue = "") String find,
+            @RequestParam(defaultValue = "0") int from,
+            Model model,
+            HttpServletRequest request) {
+        List<Standing> all = instruments.standings();
         Map<UUID, Run> onBench =
                 benches.open().stream().collect(Collectors.toMap(Run::instrumentId, Function.identity()));
         Map<UUID, List<SettlingString>> settling = settlings.among(all).stream()
                 .collect(Collectors.groupingBy(string -> string.instrument().id()));
-        List<RackRow> rows = all.stream()
-                .map(instrument -> row(
-                        instrument, onBench.get(instrument.id()), settling.getOrDefault(instrument.id(), List.of())))
-                .sorted(Comparator.comparing(RackRow::need))
+        Map<UUID, Need> needs = all.stream()
+                .collect(Collectors.toMap(
+                        Standing::id,
+                        one -> Need.of(one, onBench.containsKey(one.id()), settling.containsKey(one.id()))));
+        String wanted = find.trim().toLowerCase(Locale.ROOT);
+        List<UUID> found = all.stream()
+                .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(wanted))
+                .map(Standing::id)
+                .sorted(Comparator.comparing(needs::get))
                 .toList();
-        model.addAttribute("rows", rows);
+        List<UUID> shown =
+                found.stream().skip(Math.max(0, from)).limit(ON_A_PAGE).toList();
+        Map<UUID, Instrument> instrumentsShown = instruments.of(shown);
         model.addAttribute(
-                "wantHands",
-                rows.stream().filter(row -> row.need().wantsHands()).count());
+                "rows",
+                shown.stream()
+                        .map(id -> row(
+                                instrumentsShown.get(id),
+                                needs.get(id),
+                                onBench.get(id),
+                                settling.getOrDefault(id, List.of())))
+                        .toList());
+        model.addAttribute("all", all.size());
+        model.addAttribute("found", found.size());
+        model.addAttribute("find", find.trim());
+        model.addAttribute("from", Math.max(0, from));
+        model.addAttribute("next", Math.max(0, from) + ON_A_PAGE);
+        model.addAttribute("onAPage", ON_A_PAGE);
+        model.addAttribute(
+                "wantHands", needs.values().stream().filter(Need::wantsHands).count());
         model.addAttribute("occasions", diary.toCome());
-        model.addAttribute("now", clock.instant());
-        return "rack/rack";
+        return Htmx.asks(request) ? "rack/rack :: rows" : "rack/rack";
     }
 
-    private static RackRow row(Instrument instrument, Run run, List<SettlingString> settling) {
+    private static RackRow row(Instrument instrument, Need need, Run run, List<SettlingString> settling) {
         StringOn worst = instrument.mostWorn().orElse(null);
-        Need need;
-        if (run != null) {
-            need = Need.ON_BENCH;
-        } else if (!instrument.referrals().isEmpty()) {
-            need = Need.REFERRED;
-        } else if (!instrument.fullyStrung()) {
-            need = Need.NO_STRINGS;
-        } else {
-            need = switch (worst.state()) {
-                case CHANGE_NOW -> Need.CHANGE_NOW;
-                case DUE -> Need.DUE;
-                case AGE_UNKNOWN -> Need.AGE_UNKNOWN;
-                case SOON -> settling.isEmpty() ? Need.SOON : Need.SETTLING;
-                case GOOD -> settling.isEmpty() ? Need.GOOD : Need.SETTLING;
-            };
-        }
         StringOn about = need == Need.SETTLING ? settling.get(0).string() : worst;
         return new RackRow(instrument, strands(instrument, run, settling), need, about, run, settling);
     }

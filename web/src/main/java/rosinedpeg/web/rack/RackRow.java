@@ -6,6 +6,7 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.settling.SettlingString;
 
@@ -39,6 +40,26 @@ record RackRow(
         SOON,
         GOOD,
         NO_STRINGS;
+
+        /** {@return what an instrument needs} */
+        static Need of(Standing instrument, boolean onBench, boolean settling) {
+            if (onBench) {
+                return ON_BENCH;
+            }
+            if (instrument.referred()) {
+                return REFERRED;
+            }
+            if (!instrument.fullyStrung()) {
+                return NO_STRINGS;
+            }
+            return switch (instrument.mostWorn().orElseThrow().state()) {
+                case CHANGE_NOW -> CHANGE_NOW;
+                case DUE -> DUE;
+                case AGE_UNKNOWN -> AGE_UNKNOWN;
+                case SOON -> settling ? SETTLING : SOON;
+                case GOOD -> settling ? SETTLING : GOOD;
+            };
+        }
 
         /** {@return whether somebody has to lay hands on it} */
         public boolean wantsHands() {

@@ -44,7 +44,7 @@ class SettlingController {
 
     @GetMapping("/settling")
     String all(Model model) {
-        List<SettlingString> strings = settlings.among(instruments.all());
+        List<SettlingString> strings = settlings.among(instruments.standings());
         model.addAttribute("strings", strings);
         model.addAttribute("steadinesses", Steadiness.values());
         model.addAttribute("now", clock.instant());
@@ -71,7 +71,7 @@ class SettlingController {
             BindingResult result,
             Model model,
             RedirectAttributes redirect) {
-        SettlingString string = settlings.get(instruments.all(), fittedId);
+        SettlingString string = settlings.get(fittedId);
         var cents = Entry.number(result, "cents", form.getCents(), READING);
         var at = Entry.moment(
                 result,
@@ -95,7 +95,7 @@ class SettlingController {
     }
 
     private String show(UUID fittedId, Model model) {
-        SettlingString string = settlings.get(instruments.all(), fittedId);
+        SettlingString string = settlings.get(fittedId);
         model.addAttribute("string", string);
         model.addAttribute("steadinesses", Steadiness.values());
         model.addAttribute("now", clock.instant());

@@ -11,7 +11,7 @@ import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 
 /**
@@ -24,7 +24,7 @@ import rosinedpeg.web.instrument.StringOn;
  * @param readings what was read, oldest first
  */
 public record SettlingString(
-        Instrument instrument, StringOn string, Instant fittedAt, SettlingFit fit, List<Reading> readings) {
+        Standing instrument, StringOn string, Instant fittedAt, SettlingFit fit, List<Reading> readings) {
 
     /** {@return what it is expected to lose} */
     public SettlingForecast forecast() {

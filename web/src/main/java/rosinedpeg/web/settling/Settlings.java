@@ -14,7 +14,8 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.strings.StringCore;
-import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
@@ -24,18 +25,27 @@ import rosinedpeg.web.platform.NotFoundException;
 @Transactional(readOnly = true)
 public class Settlings {
 
+    /** Not even the slowest fit that readings can give lets a string sink by then. */
+    private static final Duration SETTLED_AFTER = Duration.ofDays(60);
+
     private final SettlingReadingRepository readings;
+    private final Instruments instruments;
     private final Clock clock;
 
-    Settlings(SettlingReadingRepository readings, Clock clock) {
+    Settlings(SettlingReadingRepository readings, Instruments instruments, Clock clock) {
         this.readings = readings;
+        this.instruments = instruments;
         this.clock = clock;
     }
 
     /** {@return the strings of those instruments that do not yet hold for a concert, newest first; one query} */
-    public List<SettlingString> among(Collection<Instrument> instruments) {
+    public List<SettlingString> among(Collection<Standing> instruments) {
         Instant now = clock.instant();
-        return follow(instruments).stream()
+        Instant settled = now.minus(SETTLED_AFTER);
+        List<SettlingString> young = strings(instruments).stream()
+                .filter(string -> string.fittedAt().isAfter(settled))
+                .toList();
+        return withReadings(young).stream()
                 .filter(string -> string.unsteadyAt(now))
                 .sorted((a, b) -> b.fittedAt().compareTo(a.fittedAt()))
                 .toList();
@@ -46,13 +56,11 @@ public class Settlings {
      *
      * @throws NotFoundException when no instrument has it on now, or nobody knows since when
      */
-    SettlingString get(Collection<Instrument> instruments, UUID fittedId) {
-        return follow(instruments.stream()
-                        .filter(instrument -> instrument.strings().stream()
-                                .anyMatch(string -> string.fittedId().equals(fittedId)))
-                        .toList())
-                .stream()
+    SettlingString get(UUID fittedId) {
+        List<SettlingString> one = strings(List.of(instruments.withString(fittedId))).stream()
                 .filter(string -> string.fittedId().equals(fittedId))
+                .toList();
+        return withReadings(one).stream()
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("settling string " + fittedId));
     }
@@ -66,9 +74,9 @@ public class Settlings {
         }
     }
 
-    private List<SettlingString> follow(Collection<Instrument> instruments) {
+    private static List<SettlingString> strings(Collection<Standing> instruments) {
         List<SettlingString> strings = new ArrayList<>();
-        for (Instrument instrument : instruments) {
+        for (Standing instrument : instruments) {
             for (StringOn string : instrument.strings()) {
                 string.fittedAt()
                         .ifPresent(at -> strings.add(new SettlingString(
@@ -79,6 +87,10 @@ public class Settlings {
                                 List.of())));
             }
         }
+        return strings;
+    }
+
+    private List<SettlingString> withReadings(List<SettlingString> strings) {
         Map<UUID, List<SettlingReadingEntity>> read = readings
                 .findByFittedStringIdInOrderByReadAtAscRecordedAtAsc(
                         strings.stream().map(SettlingString::fittedId).toList())

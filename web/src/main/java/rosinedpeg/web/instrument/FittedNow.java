@@ -1,0 +1,26 @@
+package rosinedpeg.web.instrument;
+
+import java.time.Instant;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.WearSign;
+
+/** What is read of a string that is on an instrument now, where there are thousands of them. */
+record FittedNow(
+        UUID id,
+        UUID instrumentId,
+        Position position,
+        UUID kindId,
+        Instant fittedAt,
+        double hoursBefore,
+        List<String> signNames) {
+
+    Set<WearSign> signs() {
+        Set<WearSign> signs = EnumSet.noneOf(WearSign.class);
+        signNames.forEach(sign -> signs.add(WearSign.valueOf(sign)));
+        return signs;
+    }
+}

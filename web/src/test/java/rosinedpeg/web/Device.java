@@ -1,0 +1,64 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.net.CookieManager;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** A device with a session of its own, which speaks plain HTTP. */
+final class Device {
+
+    private final HttpClient client = HttpClient.newBuilder()
+            .cookieHandler(new CookieManager())
+            .followRedirects(HttpClient.Redirect.NORMAL)
+            .build();
+    private final String address;
+
+    Device(String address) {
+        this.address = address;
+    }
+
+    Device signIn(String who) throws Exception {
+        String signIn = get("/sign-in").body();
+        post(
+                "/sign-in",
+                Map.of("signIn", who, "password", RunningApplication.PASSWORD, "_csrf", field(signIn, "_csrf")));
+        return this;
+    }
+
+    HttpResponse<String> get(String path) throws Exception {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** Sends a form; to the bench as htmx does. */
+    HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
+        String body = fields.entrySet().stream()
+                .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
+                .collect(Collectors.joining("&"));
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/x-www-form-urlencoded");
+        if (path.startsWith("/bench/")) {
+            request.header("HX-Request", "true");
+        }
+        return client.send(
+                request.POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+    }
+
+    /** {@return what a field of a form on a page holds} */
+    static String field(String page, String name) {
+        Matcher matcher =
+                Pattern.compile("name=\"" + name + "\" value=\"([^\"]*)\"").matcher(page);
+        assertThat(matcher.find()).as("field " + name + " in " + page).isTrue();
+        return matcher.group(1);
+    }
+}

@@ -1,0 +1,144 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.transaction.support.TransactionTemplate;
+
+/**
+ * Every page of a workshop that has 500 instruments and 20 000 runs behind it, asked for by two devices at once. Prints how
+ * long an answer takes and how large it is; run by {@code ./peg bench pages}. How long it takes is not asserted.
+ */
+@EnabledIfSystemProperty(named = "peg.pages", matches = "\\d+")
+class PagesIT extends RunningApplication {
+
+    private static final int DEVICES = 2;
+    private static final int PAUSE_MS = 100;
+    /** An application that has just started is slower for its first minutes, while the machine's code is made. */
+    private static final int WARM_UP_SECONDS = 150;
+
+    @Autowired
+    TransactionTemplate transaction;
+
+    @Test
+    void areAskedForByTwoDevicesAtOnce() throws Exception {
+        fill();
+        int times = Integer.getInteger("peg.pages");
+        UUID violin = instrument("Shelf 250");
+        UUID string = database.sql(
+                        "select id from fitted_string where instrument_id = ? and removed_at is null limit 1")
+                .param(violin)
+                .query(UUID.class)
+                .single();
+        Set<String> addresses = new TreeSet<>(List.of(
+                "/",
+                "/bench",
+                "/bench/" + openRun("Pit 5 viola"),
+                "/settling",
+                "/settling/" + string,
+                "/kit",
+                "/people"));
+        for (String page : List.of(
+                "",
+                "/plan?strings=I&strings=II&strings=III&strings=IV",
+                "/plan/card?strings=II",
+                "/work",
+                "/bridge",
+                "/pegbox",
+                "/pegs",
+                "/tailpiece",
+                "/fit",
+                "/post",
+                "/measure/BRIDGE",
+                "/symptoms",
+                "/referral")) {
+            addresses.add("/instruments/" + violin + page);
+        }
+        String only = System.getProperty("peg.page", "");
+        addresses.removeIf(address -> !address.endsWith(only));
+        long warm = System.nanoTime() + WARM_UP_SECONDS * 1_000_000_000L;
+        while (System.nanoTime() < warm) {
+            for (String address : addresses) {
+                ask(address, 15, 0);
+            }
+        }
+        for (String address : addresses) {
+            List<Long> micros = ask(address, times, PAUSE_MS);
+            System.out.printf(
+                    "page %-50s half within %4d ms, 95 %% within %4d ms, %4d kB%n",
+                    address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "…"),
+                    micros.get(micros.size() / 2) / 1000,
+                    micros.get(micros.size() * 95 / 100) / 1000,
+                    size(address));
+        }
+    }
+
+    private void fill() throws IOException {
+        String sql = new ClassPathResource("many-seasons.sql").getContentAsString(StandardCharsets.UTF_8);
+        transaction.executeWithoutResult(open -> {
+            for (String statement : sql.lines()
+                    .filter(line -> !line.startsWith("--"))
+                    .collect(Collectors.joining("\n"))
+                    .split(";\\s*(\n|$)")) {
+                database.sql(statement).update();
+            }
+        });
+        database.sql("analyze").update();
+        assertThat(database.sql("select count(*) from instrument")
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(500);
+        assertThat(database.sql("select count(*) from run where outcome = 'FINISHED'")
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(20_000);
+    }
+
+    /** Two people who look at a page for a moment before they ask for it again. */
+    private List<Long> ask(String address, int times, int pauseMs) throws Exception {
+        ExecutorService devices = Executors.newFixedThreadPool(DEVICES);
+        List<Future<List<Long>>> answers = new ArrayList<>();
+        for (int device = 0; device < DEVICES; device++) {
+            answers.add(devices.submit(() -> {
+                Device here = new Device(address()).signIn("keeper");
+                List<Long> micros = new ArrayList<>();
+                for (int i = 0; i < times; i++) {
+                    Thread.sleep(pauseMs);
+                    long before = System.nanoTime();
+                    HttpResponse<String> answer = here.get(address);
+                    micros.add((System.nanoTime() - before) / 1000);
+                    assertThat(answer.statusCode()).as(address).isEqualTo(200);
+                }
+                return micros;
+            }));
+        }
+        List<Long> all = new ArrayList<>();
+        for (Future<List<Long>> answer : answers) {
+            all.addAll(answer.get());
+        }
+        devices.shutdown();
+        Collections.sort(all);
+        return all;
+    }
+
+    private int size(String address) throws Exception {
+        return new Device(address()).signIn("keeper").get(address).body().getBytes(StandardCharsets.UTF_8).length
+                / 1024;
+    }
+}

@@ -1,0 +1,44 @@
+-- What a large workshop has after many seasons: 500 instruments, copies of those of the demonstration, and on each of them
+-- forty runs that are over, with their steps, the strings that came off, how they settled, and what was noticed.
+create temp table copy on commit drop as
+select gen_random_uuid() as id, i.id as of, i.workshop_id, 'Shelf ' || lpad(n::text, 3, '0') as name
+from generate_series(1, 500 - (select count(*)::int from instrument)) n
+join (select *, row_number() over (order by name) - 1 as at, count(*) over () as kinds from instrument) i on i.at = n % i.kinds;
+
+insert into instrument
+select (jsonb_populate_record(i, jsonb_build_object('id', c.id, 'name', c.name))).*
+from copy c join instrument i on i.id = c.of;
+insert into measurement
+select (jsonb_populate_record(m, jsonb_build_object('id', gen_random_uuid(), 'press', gen_random_uuid(), 'instrument_id', c.id))).*
+from copy c join measurement m on m.instrument_id = c.of;
+insert into peg_look
+select (jsonb_populate_record(p, jsonb_build_object('id', gen_random_uuid(), 'press', gen_random_uuid(), 'instrument_id', c.id))).*
+from copy c join peg_look p on p.instrument_id = c.of;
+insert into fitted_string
+select (jsonb_populate_record(f, jsonb_build_object('id', gen_random_uuid(), 'instrument_id', c.id))).*
+from copy c join fitted_string f on f.instrument_id = c.of;
+
+create temp table past on commit drop as
+select gen_random_uuid() as id, gen_random_uuid() as string, i.id as instrument_id, i.workshop_id,
+       now() - (n * 45 || ' days')::interval as at, (array['I', 'II', 'III', 'IV'])[1 + n % 4] as position
+from instrument i cross join generate_series(1, 40) n;
+
+insert into run
+select p.id, p.workshop_id, p.instrument_id, 'WORN', r.plan, r.replacements, false, p.at, 'Bench under the stage',
+       'FINISHED', p.at + interval '30 minutes'
+from past p, (select * from run limit 1) r;
+insert into run_event (id, workshop_id, run_id, sequence, press, kind, step, recorded_at, recorded_by)
+select gen_random_uuid(), p.workshop_id, p.id, step + 1, gen_random_uuid(), 'STEP_DONE', step,
+       p.at + (step || ' minutes')::interval, 'Bench under the stage'
+from past p cross join generate_series(0, 20) step;
+insert into fitted_string (id, workshop_id, instrument_id, position, kind_id, fitted_at, hours_before, signs, removed_at, kept, version)
+select p.string, p.workshop_id, p.instrument_id, p.position, k.kind_id, p.at, 0, '{}', p.at + interval '40 days', false, 0
+from past p, (select kind_id from fitted_string limit 1) k;
+insert into settling_reading (id, workshop_id, fitted_string_id, press, read_at, cents, retuned, recorded_at, recorded_by)
+select gen_random_uuid(), p.workshop_id, p.string, gen_random_uuid(), p.at + (n || ' hours')::interval, -12, true,
+       p.at + (n || ' hours')::interval, 'Bench under the stage'
+from past p cross join generate_series(1, 3) n;
+insert into instrument_note (id, workshop_id, instrument_id, text, refer, settled_at, recorded_at, recorded_by, version)
+select gen_random_uuid(), p.workshop_id, p.instrument_id, 'Buzzes a little on the open string', false, null, p.at,
+       'Bench under the stage', 0
+from past p;
