@@ -141,6 +141,36 @@ class InstrumentIT extends RunningApplication {
                 .contains("value=\"1823-05-01\"", "value=\"-4\"");
     }
 
+    /** What most wants hands comes first; the rest is a press, or part of a name, away. */
+    @Test
+    void aLongRackIsShownAPageAtATimeAndFoundByName() throws Exception {
+        assertThat(page("/")).doesNotContain("Find by name", "show the next");
+        for (int i = 10; i < 40; i++) {
+            add("Shelf " + i);
+        }
+        String first = page("/");
+        assertThat(first.split("<article")).hasSize(21);
+        assertThat(first.indexOf("Pit 8 cello")).isLessThan(first.indexOf("Pit 3 violin"));
+        assertThat(first)
+                .contains("41 instruments, 6 want hands", "Find by name", "21 more; show the next 20")
+                .doesNotContain("Shelf 20");
+        String rest = page("/?from=40");
+        assertThat(rest.split("<article")).hasSize(2);
+        assertThat(rest).contains("Back to those that want hands first").doesNotContain("show the next");
+        String found = page("/?find=" + "sheLF 1");
+        assertThat(found.split("<article")).hasSize(11);
+        assertThat(found).contains("10 of 41 instruments have that in the name", "value=\"sheLF 1\"");
+        assertThat(page("/?find=nothing")).contains("None of 41 instruments have that in the name");
+        assertThat(mvc.get()
+                        .uri("/?find=shelf 2")
+                        .header("HX-Request", "true")
+                        .with(user(technician))
+                        .exchange())
+                .bodyText()
+                .contains("Shelf 25", "10 of 41")
+                .doesNotContain("<h1");
+    }
+
     @Test
     void theRackAsksTheDatabaseNoMoreOftenForMoreInstruments() throws Exception {
         Statistics statistics =

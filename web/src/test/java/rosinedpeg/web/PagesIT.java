@@ -29,7 +29,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 class PagesIT extends RunningApplication {
 
     private static final int DEVICES = 2;
-    private static final int PAUSE_MS = 100;
+    private static final int PAUSE_MS = 400;
     /** An application that has just started is slower for its first minutes, while the machine's code is made. */
     private static final int WARM_UP_SECONDS = 150;
 

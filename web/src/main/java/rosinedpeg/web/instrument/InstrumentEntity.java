@@ -135,9 +135,8 @@ class InstrumentEntity {
         return demand;
     }
 
-    /** {@return how many strings it has} */
-    int strings() {
-        return openStrings.size();
+    Listed listed() {
+        return new Listed(id, name, family, openStrings.size(), hoursPerWeek, demand);
     }
 
     Size size() {

@@ -4,10 +4,14 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
-    List<InstrumentEntity> findAllByOrderByCreatedAt();
+    /** Every instrument, in the order they came to the rack. */
+    @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
+            + " one.hoursPerWeek, one.demand) from InstrumentEntity one order by one.createdAt")
+    List<Listed> listed();
 
     /** Those of some ids that this workshop has. */
     List<InstrumentEntity> findByIdIn(Collection<UUID> ids);

@@ -72,8 +72,8 @@ public class Instruments {
         Map<UUID, StringKind> kindsById = kinds.all();
         Map<UUID, List<FittedNow>> on = fitted.now().stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
         Set<UUID> referred = notes.referred();
-        return instruments.findAllByOrderByCreatedAt().stream()
-                .map(entity -> standing(entity, on.getOrDefault(entity.id(), List.of()), referred, kindsById))
+        return instruments.listed().stream()
+                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), referred, kindsById))
                 .toList();
     }
 
@@ -123,7 +123,7 @@ public class Instruments {
                 .filter(string -> string.removedAt() == null)
                 .map(string -> entity(string.instrumentId()))
                 .orElseThrow(() -> new NotFoundException("string " + fittedId));
-        return standing(entity, fitted.now(List.of(entity.id())), notes.referred(), kinds.all());
+        return standing(entity.listed(), fitted.now(List.of(entity.id())), notes.referred(), kinds.all());
     }
 
     /** Puts an instrument on the rack. */
@@ -337,28 +337,18 @@ public class Instruments {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
-    private Standing standing(
-            InstrumentEntity entity, List<FittedNow> on, Set<UUID> referred, Map<UUID, StringKind> kindsById) {
-        List<StringOn> strings = strings(entity, on, kindsById);
+    private Standing standing(Listed one, List<FittedNow> on, Set<UUID> referred, Map<UUID, StringKind> kindsById) {
+        List<StringOn> strings = strings(one, on, kindsById);
         return new Standing(
-                entity.id(),
-                entity.name(),
-                referred.contains(entity.id()),
-                strings.size() == entity.strings(),
-                strings);
+                one.id(), one.name(), referred.contains(one.id()), strings.size() == one.strings(), strings);
     }
 
-    private List<StringOn> strings(InstrumentEntity entity, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
+    private List<StringOn> strings(Listed one, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
         Instant now = clock.instant();
         return on.stream()
                 .sorted(Comparator.comparing(FittedNow::position))
                 .map(string -> StringOn.of(
-                        string,
-                        kindsById.get(string.kindId()),
-                        entity.size().family(),
-                        entity.hoursPerWeek(),
-                        entity.demand(),
-                        now))
+                        string, kindsById.get(string.kindId()), one.family(), one.hoursPerWeek(), one.demand(), now))
                 .toList();
     }
 
@@ -384,7 +374,7 @@ public class Instruments {
         Map<Position, Set<PegSign>> pegSigns = new EnumMap<>(Position.class);
         looked.stream().map(PegLookEntity::look).forEach(look -> pegSigns.put(look.position(), look.signs()));
         SetUp setUp = entity.setUp(figures);
-        List<StringOn> strings = strings(entity, on, kindsById);
+        List<StringOn> strings = strings(entity.listed(), on, kindsById);
         return new Instrument(
                 entity.id(),
                 entity.name(),

@@ -32,7 +32,7 @@ import rosinedpeg.web.settling.Settlings;
 class RackController {
 
     /** So many instruments are shown at a time. */
-    private static final int ON_A_PAGE = 30;
+    private static final int ON_A_PAGE = 20;
 
     private final Instruments instruments;
     private final Benches benches;

@@ -1,5 +1,6 @@
 package rosinedpeg.web.settling;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
@@ -11,6 +12,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -20,6 +22,7 @@ import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.Say;
 
 /** Watching new strings settle. */
@@ -27,6 +30,9 @@ import rosinedpeg.web.platform.Say;
 class SettlingController {
 
     private static final Range READING = new Range(-400, 50, Unit.CENT);
+
+    /** So many strings are shown at a time. */
+    private static final int ON_A_PAGE = 20;
 
     private final Settlings settlings;
     private final Instruments instruments;
@@ -42,9 +48,19 @@ class SettlingController {
         this.clock = clock;
     }
 
+    /**
+     * What settles, or the part of it that fits on a page, newest first.
+     *
+     * @param from how many have been shown already
+     */
     @GetMapping("/settling")
-    String all(Model model) {
-        List<SettlingString> strings = settlings.among(instruments.standings());
+    String all(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
+        List<SettlingString> all = settlings.among(instruments.standings());
+        List<SettlingString> strings =
+                all.stream().skip(Math.max(0, from)).limit(ON_A_PAGE).toList();
+        model.addAttribute("all", all.size());
+        model.addAttribute("next", Math.max(0, from) + ON_A_PAGE);
+        model.addAttribute("onAPage", ON_A_PAGE);
         model.addAttribute("strings", strings);
         model.addAttribute("steadinesses", Steadiness.values());
         model.addAttribute("now", clock.instant());
@@ -52,7 +68,7 @@ class SettlingController {
         model.addAttribute(
                 "charts",
                 strings.stream().map(string -> chart(string, 420, 150)).toList());
-        return "settling/all";
+        return Htmx.asks(request) ? "settling/all :: rows" : "settling/all";
     }
 
     @GetMapping("/settling/{fittedId}")
