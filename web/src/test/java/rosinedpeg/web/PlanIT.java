@@ -117,7 +117,9 @@ class PlanIT extends InRequests {
         UUID cello = instrument("Pit 9 cello");
         String plan = "/instruments/" + cello + "/" + page;
         String seam = "Open seam at the lower treble bout";
-        assertThat(page(technician, plan)).contains("Before anybody works on it", seam);
+        String much = "Two cracks beside it. ".repeat(22);
+        post(technician, "/instruments/" + cello + "/notes", "text", much, "refer", "true");
+        assertThat(page(technician, plan)).contains("Before anybody works on it", seam, much.trim());
         assertThat(post(technician, plan, field, value))
                 .hasStatus(200)
                 .bodyText()

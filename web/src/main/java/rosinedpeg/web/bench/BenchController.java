@@ -63,7 +63,6 @@ import rosinedpeg.web.platform.Wording;
 @Controller
 class BenchController {
 
-    private static final int LONGEST_NOTE = 500;
     /** How many steps a device can go on without a connection. */
     private static final int AHEAD = 20;
 
@@ -241,7 +240,7 @@ class BenchController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        var text = Entry.text(result, "note", form.getNote(), LONGEST_NOTE);
+        var text = Entry.text(result, "note", form.getNote(), Instruments.LONGEST_NOTE);
         return text.isEmpty()
                 ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Note(text.get()), model, request);

@@ -60,7 +60,6 @@ import rosinedpeg.web.platform.Entry;
 class InstrumentController {
 
     private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
-    private static final int LONGEST_NOTE = 500;
     /** How far a scordatura may go from the usual pitch of a string. */
     private static final int MOST_SEMITONES_OFF = 7;
 
@@ -104,7 +103,7 @@ class InstrumentController {
             Model model,
             RedirectAttributes redirect) {
         instruments.get(id);
-        Optional<String> text = Entry.text(result, "text", form.getText(), LONGEST_NOTE);
+        Optional<String> text = Entry.text(result, "text", form.getText(), Instruments.LONGEST_NOTE);
         if (text.isEmpty()) {
             return show(id, model);
         }

@@ -42,6 +42,9 @@ import rosinedpeg.web.platform.NotFoundException;
 @Transactional(readOnly = true)
 public class Instruments {
 
+    /** A note has at most so many characters. */
+    public static final int LONGEST_NOTE = 500;
+
     private final InstrumentRepository instruments;
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
@@ -266,7 +269,7 @@ public class Instruments {
      * Notes something that was noticed.
      *
      * @param id the instrument
-     * @param text what was noticed, at most 500 characters
+     * @param text what was noticed, at most {@value #LONGEST_NOTE} characters
      * @param refer whether it is work for a repairer
      */
     @Transactional

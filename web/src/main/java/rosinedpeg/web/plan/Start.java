@@ -7,6 +7,8 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import rosinedpeg.core.finding.Finding;
@@ -33,13 +35,21 @@ class Start {
     private final Instruments instruments;
     private final Inspections inspections;
     private final Benches benches;
+    private final TransactionTemplate transaction;
     private final FindingWords findings;
     private final Words words;
 
-    Start(Instruments instruments, Inspections inspections, Benches benches, FindingWords findings, Words words) {
+    Start(
+            Instruments instruments,
+            Inspections inspections,
+            Benches benches,
+            PlatformTransactionManager transactions,
+            FindingWords findings,
+            Words words) {
         this.instruments = instruments;
         this.inspections = inspections;
         this.benches = benches;
+        this.transaction = new TransactionTemplate(transactions);
         this.findings = findings;
         this.words = words;
     }
@@ -78,23 +88,25 @@ class Start {
         if (open.isPresent()) {
             return open.get();
         }
-        UUID run;
         try {
-            run = benches.start(id, plan, replacements, reason, keepOld);
+            return transaction.execute(begun -> {
+                Beforehand beforehand = inspections.beforehand(instrument);
+                if (beforehand.asks()) {
+                    instruments.note(id, told(beforehand), false);
+                }
+                return benches.start(id, plan, replacements, reason, keepOld);
+            });
         } catch (DataIntegrityViolationException pressedTwice) {
             return benches.openFor(id).orElseThrow(() -> pressedTwice);
         }
-        Beforehand beforehand = inspections.beforehand(instrument);
-        if (beforehand.asks()) {
-            instruments.note(id, words.say("plan.lookedAt.noted", told(beforehand)), false);
-        }
-        return run;
     }
 
     private String told(Beforehand beforehand) {
-        return Stream.concat(
+        String what = Stream.concat(
                         beforehand.referrals().stream().map(Referral::text),
                         beforehand.findings().stream().filter(Finding::stops).map(findings::title))
                 .collect(Collectors.joining("; "));
+        String text = words.say("plan.lookedAt.noted", what);
+        return text.length() <= Instruments.LONGEST_NOTE ? text : text.substring(0, Instruments.LONGEST_NOTE - 1) + "…";
     }
 }
