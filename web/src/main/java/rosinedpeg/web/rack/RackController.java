@@ -23,6 +23,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.Part;
 import rosinedpeg.web.rack.RackRow.Need;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
@@ -30,9 +31,6 @@ import rosinedpeg.web.settling.Settlings;
 /** The first page. */
 @Controller
 class RackController {
-
-    /** So many instruments are shown at a time. */
-    private static final int ON_A_PAGE = 20;
 
     private final Instruments instruments;
     private final Benches benches;
@@ -68,29 +66,24 @@ class RackController {
                         Standing::id,
                         one -> Need.of(one, onBench.containsKey(one.id()), settling.containsKey(one.id()))));
         String wanted = find.trim().toLowerCase(Locale.ROOT);
-        List<UUID> found = all.stream()
-                .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(wanted))
-                .map(Standing::id)
-                .sorted(Comparator.comparing(needs::get))
-                .toList();
-        List<UUID> shown =
-                found.stream().skip(Math.max(0, from)).limit(ON_A_PAGE).toList();
-        Map<UUID, Instrument> instrumentsShown = instruments.of(shown);
+        Part<UUID> part = Part.of(
+                all.stream()
+                        .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(wanted))
+                        .map(Standing::id)
+                        .sorted(Comparator.comparing(needs::get))
+                        .toList(),
+                from);
+        Map<UUID, Instrument> shown = instruments.of(part.shown());
         model.addAttribute(
                 "rows",
-                shown.stream()
+                part.shown().stream()
                         .map(id -> row(
-                                instrumentsShown.get(id),
-                                needs.get(id),
-                                onBench.get(id),
-                                settling.getOrDefault(id, List.of())))
+                                shown.get(id), needs.get(id), onBench.get(id), settling.getOrDefault(id, List.of())))
                         .toList());
         model.addAttribute("all", all.size());
-        model.addAttribute("found", found.size());
+        model.addAttribute("part", part);
+        model.addAttribute("searchable", all.size() > Part.MOST);
         model.addAttribute("find", find.trim());
-        model.addAttribute("from", Math.max(0, from));
-        model.addAttribute("next", Math.max(0, from) + ON_A_PAGE);
-        model.addAttribute("onAPage", ON_A_PAGE);
         model.addAttribute(
                 "wantHands", needs.values().stream().filter(Need::wantsHands).count());
         model.addAttribute("occasions", diary.toCome());

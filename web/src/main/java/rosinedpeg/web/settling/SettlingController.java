@@ -3,7 +3,6 @@ package rosinedpeg.web.settling;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Instant;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,6 +22,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.Part;
 import rosinedpeg.web.platform.Say;
 
 /** Watching new strings settle. */
@@ -30,9 +30,6 @@ import rosinedpeg.web.platform.Say;
 class SettlingController {
 
     private static final Range READING = new Range(-400, 50, Unit.CENT);
-
-    /** So many strings are shown at a time. */
-    private static final int ON_A_PAGE = 20;
 
     private final Settlings settlings;
     private final Instruments instruments;
@@ -55,19 +52,14 @@ class SettlingController {
      */
     @GetMapping("/settling")
     String all(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
-        List<SettlingString> all = settlings.among(instruments.standings());
-        List<SettlingString> strings =
-                all.stream().skip(Math.max(0, from)).limit(ON_A_PAGE).toList();
-        model.addAttribute("all", all.size());
-        model.addAttribute("next", Math.max(0, from) + ON_A_PAGE);
-        model.addAttribute("onAPage", ON_A_PAGE);
-        model.addAttribute("strings", strings);
+        Part<SettlingString> part = Part.of(settlings.among(instruments.standings()), from);
+        model.addAttribute("part", part);
         model.addAttribute("steadinesses", Steadiness.values());
         model.addAttribute("now", clock.instant());
         model.addAttribute("occasions", diary.toCome());
         model.addAttribute(
                 "charts",
-                strings.stream().map(string -> chart(string, 420, 150)).toList());
+                part.shown().stream().map(string -> chart(string, 420, 150)).toList());
         return Htmx.asks(request) ? "settling/all :: rows" : "settling/all";
     }
 
