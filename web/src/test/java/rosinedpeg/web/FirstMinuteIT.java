@@ -91,8 +91,10 @@ class FirstMinuteIT extends InBrowser {
         assertThat(page.locator("#cents-II")).hasValue("900");
         Browser.assertAccessible(page);
         // The cursor is in the refused field, so it can be corrected at once.
-        page.keyboard().press("Control+a");
+        assertThat(page.locator("#cents-II")).isFocused();
+        page.locator("#cents-II").selectText();
         page.keyboard().type("-600");
+        assertThat(page.locator("#cents-II")).hasValue("-600");
         page.keyboard().press("Enter");
         assertThat(page.locator("#read-II")).containsText("on its way, −600");
         assertThat(page.locator(".bench-load")).containsText("86 %");
