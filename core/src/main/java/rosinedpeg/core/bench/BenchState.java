@@ -118,7 +118,7 @@ public record BenchState(
         boolean moved = plan.steps().stream().limit(reached).map(Step::kind).anyMatch(StepKind::movesBridge);
         return raising
                 && thrust().or(() -> moved ? Optional.empty() : thrustBefore())
-                        .filter(thrust -> thrust.margin() < 0.3)
+                        .filter(thrust -> thrust.band().stopsTuning())
                         .isPresent();
     }
 

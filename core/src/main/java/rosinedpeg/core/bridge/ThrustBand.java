@@ -9,6 +9,11 @@ public enum ThrustBand {
     /** Support it with the hand now. */
     FALLING;
 
+    /** {@return whether no string may be raised until the bridge is straightened} */
+    public boolean stopsTuning() {
+        return compareTo(STOP_AND_STRAIGHTEN) >= 0;
+    }
+
     /** {@return the band of a thrust margin: upright from 0.6, ease back from 0.3, stop from 0} */
     public static ThrustBand of(double margin) {
         if (margin >= 0.6) {

@@ -41,6 +41,7 @@ import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.instrument.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
@@ -123,6 +124,7 @@ class PlanController {
     private Optional<ChangePlan> planned(
             UUID id, PlanForm form, BindingResult result, Model model, HttpServletRequest request) {
         Instrument instrument = start.plannable(id);
+        start.tell(instrument, model);
         begin(instrument, form, request);
         return show(instrument, form, result, model);
     }
@@ -130,6 +132,7 @@ class PlanController {
     @PostMapping("/instruments/{id}/plan")
     String start(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
         Instrument instrument = start.plannable(id);
+        Beforehand beforehand = start.tell(instrument, model);
         Optional<ChangePlan> plan = show(instrument, form, result, model);
         boolean fits = model.getAttribute("fits") instanceof Map<?, ?> found
                 && found.values().stream()
@@ -139,7 +142,7 @@ class PlanController {
                 || plan.isEmpty()
                 || plan.get().refused()
                 || !fits
-                || !start.mayBegin(instrument, form.isLookedAt(), result)) {
+                || !Start.mayBegin(beforehand, form, result)) {
             return "plan/plan";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
@@ -147,7 +150,7 @@ class PlanController {
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
         habits.remember(instrument.setUp().family(), form.schools());
-        UUID run = start.run(instrument, plan.get(), replacements, form.getReason(), keepOld);
+        UUID run = start.run(id, beforehand, plan.get(), replacements, form.getReason(), keepOld);
         return "redirect:/bench/" + run;
     }
 
@@ -187,7 +190,6 @@ class PlanController {
                             instrument.string(position).orElseThrow().kind().id());
         }
         model.addAttribute("instrument", instrument);
-        start.tell(instrument, model);
         model.addAttribute("offered", offered);
         model.addAttribute("neighbours", neighbours(instrument));
         model.addAttribute("reasons", Reason.values());

@@ -16,7 +16,7 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.Instrument;
 
 /** The choices of a plan. */
-class PlanForm {
+class PlanForm extends StartForm {
     private Set<Position> strings = EnumSet.noneOf(Position.class);
     private Map<Position, UUID> kinds = new EnumMap<>(Position.class);
     private Map<Position, Set<Position>> over = new EnumMap<>(Position.class);
@@ -35,7 +35,6 @@ class PlanForm {
     private Schools.Stance stance = Schools.USUAL.bridge().stance();
     private Schools.Evening evening = Schools.USUAL.bridge().evening();
     private Schools.OldStrings oldStrings = Schools.USUAL.oldStrings();
-    private boolean lookedAt;
 
     Schools schools() {
         return Schools.USUAL
@@ -209,14 +208,5 @@ class PlanForm {
 
     public void setStance(Schools.Stance stance) {
         this.stance = stance;
-    }
-
-    /** {@return whether somebody says that what stands in front of the work has been looked at} */
-    public boolean isLookedAt() {
-        return lookedAt;
-    }
-
-    public void setLookedAt(boolean lookedAt) {
-        this.lookedAt = lookedAt;
     }
 }

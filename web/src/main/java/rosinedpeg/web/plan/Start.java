@@ -67,14 +67,16 @@ class Start {
         return instrument;
     }
 
-    /** Shows what has to be known before anybody works on an instrument. */
-    void tell(Instrument instrument, Model model) {
-        model.addAttribute("beforehand", inspections.beforehand(instrument));
+    /** {@return what has to be known before anybody works on an instrument, shown with the plan} */
+    Beforehand tell(Instrument instrument, Model model) {
+        Beforehand beforehand = inspections.beforehand(instrument);
+        model.addAttribute("beforehand", beforehand);
+        return beforehand;
     }
 
     /** Whether the work may begin; if it has to be looked at first and was not, that is said. */
-    boolean mayBegin(Instrument instrument, boolean lookedAt, BindingResult result) {
-        boolean may = lookedAt || !inspections.beforehand(instrument).asks();
+    static boolean mayBegin(Beforehand beforehand, StartForm form, BindingResult result) {
+        boolean may = form.isLookedAt() || !beforehand.asks();
         if (!may) {
             result.rejectValue("lookedAt", "plan.lookedAt.missing");
         }
@@ -82,15 +84,19 @@ class Start {
     }
 
     /** {@return the run that follows the plan, or the one that was opened first} */
-    UUID run(Instrument instrument, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
-        UUID id = instrument.id();
+    UUID run(
+            UUID id,
+            Beforehand beforehand,
+            ChangePlan plan,
+            Map<Position, UUID> replacements,
+            Reason reason,
+            boolean keepOld) {
         Optional<UUID> open = benches.openFor(id);
         if (open.isPresent()) {
             return open.get();
         }
         try {
             return transaction.execute(begun -> {
-                Beforehand beforehand = inspections.beforehand(instrument);
                 if (beforehand.asks()) {
                     instruments.note(id, told(beforehand), false);
                 }

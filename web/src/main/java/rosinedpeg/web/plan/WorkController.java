@@ -31,6 +31,7 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.instrument.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
@@ -64,7 +65,7 @@ class WorkController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
-        show(start.plannable(id), form, result, model);
+        planned(id, form, result, model);
         return Htmx.asks(request) ? "plan/work :: work" : "plan/work";
     }
 
@@ -76,7 +77,7 @@ class WorkController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        show(start.plannable(id), form, result, model);
+        planned(id, form, result, model);
         model.addAttribute("now", clock.instant());
         model.addAttribute("pdf", BenchCard.address(request));
         return "plan/card";
@@ -86,27 +87,30 @@ class WorkController {
     @GetMapping("/instruments/{id}/work/card.pdf")
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
-        ChangePlan plan = show(start.plannable(id), form, result, model)
-                .orElseThrow(() -> new NotFoundException("plan for " + id));
+        ChangePlan plan = planned(id, form, result, model).orElseThrow(() -> new NotFoundException("plan for " + id));
         return card.of(plan, model.asMap());
     }
 
     @PostMapping("/instruments/{id}/work")
     String start(@PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
         Instrument instrument = start.plannable(id);
+        Beforehand beforehand = start.tell(instrument, model);
         Optional<ChangePlan> plan = show(instrument, form, result, model);
-        if (result.hasErrors()
-                || plan.isEmpty()
-                || plan.get().refused()
-                || !start.mayBegin(instrument, form.isLookedAt(), result)) {
+        if (result.hasErrors() || plan.isEmpty() || plan.get().refused() || !Start.mayBegin(beforehand, form, result)) {
             return "plan/work";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
         if (form.getKind() == PlanKind.EMERGENCY) {
             replacements.put(form.getString(), form.getNewKind());
         }
-        UUID run = start.run(instrument, plan.get(), replacements, reason(form), false);
+        UUID run = start.run(id, beforehand, plan.get(), replacements, reason(form), false);
         return "redirect:/bench/" + run;
+    }
+
+    private Optional<ChangePlan> planned(UUID id, WorkForm form, BindingResult result, Model model) {
+        Instrument instrument = start.plannable(id);
+        start.tell(instrument, model);
+        return show(instrument, form, result, model);
     }
 
     private static Reason reason(WorkForm form) {
@@ -128,7 +132,6 @@ class WorkController {
                     instrument.string(form.getString()).orElseThrow().kind().id());
         }
         model.addAttribute("instrument", instrument);
-        start.tell(instrument, model);
         model.addAttribute("offered", offered);
         model.addAttribute(
                 "workKinds",

@@ -9,12 +9,11 @@ import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 
 /** The choices of work that is not a plain change. */
-class WorkForm {
+class WorkForm extends StartForm {
     private PlanKind kind = PlanKind.GRAPHITE;
     private Position string = Position.I;
     private UUID newKind;
     private boolean broken;
-    private boolean lookedAt;
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
     private Schools.Treatment treatment = Schools.USUAL.treatment();
     private Schools.Raising raising = Schools.USUAL.bridge().raising();
@@ -73,14 +72,5 @@ class WorkForm {
 
     public void setRaising(Schools.Raising raising) {
         this.raising = raising;
-    }
-
-    /** {@return whether somebody says that what stands in front of the work has been looked at} */
-    public boolean isLookedAt() {
-        return lookedAt;
-    }
-
-    public void setLookedAt(boolean lookedAt) {
-        this.lookedAt = lookedAt;
     }
 }
