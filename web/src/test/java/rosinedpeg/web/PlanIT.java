@@ -4,7 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.net.URI;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -107,6 +111,56 @@ class PlanIT extends InRequests {
                         .isTrue();
             }
         }
+    }
+
+    /** Whatever the school and the hand, each step has its page, and the run comes to its end with every string on. */
+    @ParameterizedTest
+    @CsvSource({
+        "Pit 9 cello, false, ONE_A_DAY, I, II, Rest until tomorrow",
+        "Pit 11 bass, false, PAIR_BY_SIDE, III, IV, 'Let IV, E, down and off the peg'",
+        "Pit 3 violin, true, ONE_AT_A_TIME, I, III, 'Let III, D, down and off the peg'",
+        "Pit 11 bass, true, ONE_AT_A_TIME, I, IV, Which way does the machine of IV turn?"
+    })
+    void everySchoolIsLedToItsEnd(String name, boolean leftHanded, String off, String one, String other, String passes)
+            throws Exception {
+        SignedIn technician = account("bench");
+        UUID instrument = instrument(name);
+        database.sql("update instrument set left_handed = ? where id = ?")
+                .params(leftHanded, instrument)
+                .update();
+        String plan = "/instruments/" + instrument + "/plan";
+        assertThat(post(technician, plan, "strings", one, "strings", other, "off", off, "lookedAt", "true"))
+                .hasStatus(302);
+        String bench = "/bench/" + openRun(name);
+        List<String> headings = new ArrayList<>();
+        String page = page(technician, bench);
+        while (page.contains("data-key=\"next\"")) {
+            headings.add(heading(page));
+            if (heading(page).equals("Rest until tomorrow")) {
+                assertThat(page).as("nothing is off overnight").contains("post 100 %, held");
+                assertThat(page(technician, "/bench")).contains(name, "Rest until tomorrow");
+            }
+            assertThat(headings).hasSizeLessThan(100);
+            assertThat(post(
+                            technician,
+                            bench + "/done",
+                            "press",
+                            UUID.randomUUID().toString(),
+                            "seen",
+                            Device.field(page, "seen"),
+                            "step",
+                            Device.field(page, "step")))
+                    .hasStatus(302);
+            page = page(technician, bench);
+        }
+        assertThat(headings).contains(passes);
+        assertThat(heading(page)).contains(one, other, "on and recorded");
+    }
+
+    private static String heading(String page) {
+        Matcher heading = Pattern.compile("<h1[^>]*>([^<]*)</h1>").matcher(page);
+        assertThat(heading.find()).isTrue();
+        return heading.group(1);
     }
 
     /** A crack, a loose post: somebody has looked at it before hands are laid on, and that is on record. */

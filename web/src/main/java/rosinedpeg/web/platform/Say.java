@@ -12,6 +12,7 @@ import java.util.Locale;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.load.LoadBand;
 
 /** Writes figures, shares, times and durations the way the screens show them. In templates: {@code @say}. */
 @Component("say")
@@ -42,6 +43,15 @@ public class Say {
     /** {@return a length in the unit somebody chose, without the unit, with so many decimals where it is mm} */
     public static String length(double mm, int decimals, Lengths lengths) {
         return number(lengths.of(mm), lengths.decimals(decimals));
+    }
+
+    /** {@return the style class of what a load means for the post, the same on every screen} */
+    public String style(LoadBand band) {
+        return switch (band) {
+            case HELD -> "good";
+            case LIGHT -> "watch";
+            case THIN, UNHELD -> "stop";
+        };
     }
 
     /** {@return a share as a percentage: 71 %} */
