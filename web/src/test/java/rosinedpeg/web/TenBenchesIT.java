@@ -49,7 +49,7 @@ class TenBenchesIT extends RunningApplication {
         devices.shutdown();
         long recorded = database.sql("select count(*) from run_event e join run r on r.id = e.run_id"
                         + " where r.instrument_id in (select id from instrument) and e.recorded_by = 'Bench under the stage'"
-                        + " and r.reason = 'SERVICE'")
+                        + " and r.reason = 'SERVICE' and e.kind <> 'GAP_READ'")
                 .query(Long.class)
                 .single();
         Collections.sort(millis);
@@ -80,6 +80,13 @@ class TenBenchesIT extends RunningApplication {
             boolean forwards = second / FORWARDS % 2 == 0;
             Map<String, String> fields = new HashMap<>(
                     Map.of("_csrf", csrf, "press", UUID.randomUUID().toString(), "seen", Device.field(page, "seen")));
+            if (!page.contains("data-key=\"next\"")) {
+                // A bridge that leaned before the run is straightened and read first.
+                fields.put("gap", "0.2");
+                page = device.post(bench + "/gap", fields).body();
+                fields.put("press", UUID.randomUUID().toString());
+                fields.put("seen", Device.field(page, "seen"));
+            }
             if (forwards) {
                 fields.put("step", Device.field(page, "step"));
             }
