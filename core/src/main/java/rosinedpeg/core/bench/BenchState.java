@@ -7,7 +7,6 @@ import java.util.OptionalLong;
 import java.util.Set;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
-import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.plan.ChangePlan;
@@ -79,6 +78,11 @@ public record BenchState(
         return plan.bands().of(shares.treble());
     }
 
+    /** {@return what the load on the bass foot means} */
+    public LoadBand bassBand() {
+        return shares.bassBand();
+    }
+
     /** {@return where the push of the strings runs, by the latest gap reading} */
     public Optional<Thrust> thrust() {
         return lean().map(lean -> Thrust.of(plan.setUp(), lean));
@@ -92,8 +96,7 @@ public record BenchState(
 
     /** {@return how the bridge leaned when it was measured before this run, if it was} */
     public Optional<Lean> leanBefore() {
-        boolean measured = plan.setUp().figure(Quantity.BRIDGE_GAP).origin() == Origin.MEASURED;
-        return measured ? Optional.of(Lean.of(plan.setUp())) : Optional.empty();
+        return Lean.measured(plan.setUp());
     }
 
     /** {@return where the push of the strings ran then} */
@@ -147,12 +150,14 @@ public record BenchState(
                 .toList();
     }
 
-    /** {@return the strings that have been changed so far, in the order of the work} */
+    /** {@return the strings that have been changed so far and are still on, in the order of the work} */
     public List<Position> changed() {
+        List<Position> missing = missing();
         return plan.steps().stream()
                 .limit(reached)
                 .filter(step -> step.kind() == StepKind.BRING_UP)
                 .map(Step::position)
+                .filter(position -> !missing.contains(position))
                 .toList();
     }
 }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.bridge;
 
+import java.util.Optional;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Quantity;
@@ -42,6 +44,13 @@ public record Lean(double degrees) {
     /** {@return the lean of an instrument's bridge by the gap that was measured last; square by default} */
     public static Lean of(SetUp setUp) {
         return fromGap(setUp.value(Quantity.BRIDGE_GAP), setUp.value(Quantity.BRIDGE_HEIGHT));
+    }
+
+    /** {@return the lean of an instrument's bridge if its gap was ever measured} */
+    public static Optional<Lean> measured(SetUp setUp) {
+        return setUp.figure(Quantity.BRIDGE_GAP).origin() == Origin.MEASURED
+                ? Optional.of(of(setUp))
+                : Optional.empty();
     }
 
     /**

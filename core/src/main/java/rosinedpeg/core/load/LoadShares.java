@@ -11,6 +11,11 @@ public record LoadShares(double bass, double treble) {
     /** All strings at pitch. */
     public static final LoadShares FULL = new LoadShares(1, 1);
 
+    /** {@return what the load left on the bass foot means, by the usual bands; the post's own do not apply to it} */
+    public LoadBand bassBand() {
+        return LoadBands.USUAL.of(bass);
+    }
+
     /** {@return whether the bridge would rock off its bass foot} */
     public boolean bassFootLifts() {
         return bass <= 0.001;

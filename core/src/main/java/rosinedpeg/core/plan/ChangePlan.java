@@ -138,6 +138,9 @@ public record ChangePlan(
                     case WIND_UNDER -> way = Way.UNDER;
                     default -> {}
                 }
+                if (step.figures().containsKey(StepFigure.WALL_GAP)) {
+                    wall = Wall.WOUND_TO_WALL;
+                }
             }
         }
         return new WindingChoice(lock, wall, way, WindingChoice.USUAL.side());

@@ -7,7 +7,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
 
 /**
  * Lays out the steps of a change, following the tension of every string from step to step.
@@ -62,7 +64,16 @@ public final class ChangePlanner {
             }
         }
         list.finish();
-        return list.plan(order, List.of());
+        return list.plan(order, laterOn(request));
+    }
+
+    /** Synthetic strings draw a lot of length in before they hold: only then the pegs come to where the hand wants them. */
+    private static List<StepKind> laterOn(ChangeRequest request) {
+        boolean synthetic =
+                request.replacements().values().stream().anyMatch(string -> string.core() == StringCore.SYNTHETIC);
+        return synthetic && request.setUp().pegKind() != PegKind.MACHINE_HEAD
+                ? List.of(StepKind.SET_PEG_ANGLES)
+                : List.of();
     }
 
     /**

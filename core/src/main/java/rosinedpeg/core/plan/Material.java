@@ -29,7 +29,9 @@ public enum Material {
     CUTTER,
     TAILPIECE,
     RULER,
-    TUBE;
+    TUBE,
+    /** Soft, to tie strings together in a loop. */
+    TIE;
 
     private static final Set<Material> USED_UP =
             EnumSet.of(ALCOHOL, PEG_COMPOUND, LUBRICATING_PASTE, GRIPPING_DROPS, CHALK, FELTS, TUBE);

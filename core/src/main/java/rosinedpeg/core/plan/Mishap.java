@@ -51,7 +51,10 @@ public record Mishap(Kind kind, Position position, BreakPlace place) {
         PEG_SLIPS(true),
         /** Forcing it cracks pegboxes. */
         PEG_STUCK(true),
+        /** Its top leans towards the fingerboard, where tuning pulls it. */
         BRIDGE_LEANING(false),
+        /** Its top leans towards the tailpiece. */
+        BRIDGE_LEANING_BACKWARDS(false),
         /** It has moved on the top. */
         BRIDGE_WALKED(false),
         BRIDGE_DOWN(false),

@@ -5,11 +5,14 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import java.util.function.IntConsumer;
+import java.util.function.Supplier;
+import rosinedpeg.core.bridge.BridgeEasing;
+import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.figure.Figure;
-import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.load.InstrumentLoad;
-import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.strings.Position;
 
@@ -18,9 +21,6 @@ import rosinedpeg.core.strings.Position;
  * expects it there, so that the work goes on as planned; after a fallen post nothing goes on.
  */
 public final class MishapPlanner {
-
-    /** A bridge that has walked is moved with this share of the tension on. */
-    private static final double MOVED_AT = 0.6;
 
     /** A string that carries less than this share of its tension is off or set aside. */
     private static final double BEGUN = 0.5;
@@ -38,14 +38,18 @@ public final class MishapPlanner {
             StepKind.LOCK_STRAIGHT_TO_WALL,
             StepKind.LOCK_TWICE_THROUGH_HOLE,
             StepKind.LOCK_ROUND_STANDING_PART,
+            StepKind.WIND_FIRST_PART,
             StepKind.WIND_TO_WALL,
             StepKind.WIND_LEAVING_GAP,
             StepKind.WIND_BY_CRANK,
             StepKind.WIND_UNDER,
+            StepKind.SEAT_IN_GROOVES,
             StepKind.PRESS_INTO_BENDS,
-            StepKind.SEAT_IN_GROOVES);
+            StepKind.CLOSE_UP_TURNS);
 
-    private static final Set<StepKind> AT_TAIL = EnumSet.of(
+    /** Of these, what is left out while the string stays hung at its tail; it is wound in one go then. */
+    private static final Set<StepKind> BEFORE_HUNG = EnumSet.of(
+            StepKind.WIND_FIRST_PART,
             StepKind.FIT_FELT,
             StepKind.TRIM_TIP,
             StepKind.SLIDE_TUBE_ON,
@@ -54,14 +58,20 @@ public final class MishapPlanner {
             StepKind.SET_BALL_UPRIGHT,
             StepKind.DRAW_BALL_INTO_CHANNEL);
 
+    /** What was seen of the load before something went wrong is said anew after it. */
+    private static final Set<Caution> OF_LOAD =
+            EnumSet.of(Caution.POST_THIN, Caution.POST_UNHELD, Caution.BASS_FOOT_THIN, Caution.BASS_FOOT_UNHELD);
+
     private final ChangePlan plan;
     private final int reached;
+    private final Optional<Lean> lean;
     private final Map<Position, Double> expectedN;
     private final StepList list;
 
-    private MishapPlanner(ChangePlan plan, int reached) {
+    private MishapPlanner(ChangePlan plan, int reached, Optional<Lean> lean) {
         this.plan = plan;
         this.reached = reached;
+        this.lean = lean;
         this.expectedN = reached == 0
                 ? plan.tensionsAtStartN()
                 : plan.steps().get(reached - 1).tensionsAfterN();
@@ -75,6 +85,7 @@ public final class MishapPlanner {
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
         expectedN.forEach(list::setTensionN);
+        list.tested(plan.steps().subList(0, reached));
     }
 
     private static Schools.Bridge standing(Schools.Stance stance) {
@@ -88,11 +99,12 @@ public final class MishapPlanner {
      * @param reached the index of the step in hand, within the plan
      * @param mishap what went wrong
      * @param times how often the same has gone wrong in this run already, 0 or more; what did not help is not tried again
+     * @param lean how the bridge leaned when it was last read, empty when nobody read it
      * @return the plan from now on; its steps before the one in hand are the same
      */
-    public static ChangePlan amended(ChangePlan plan, int reached, Mishap mishap, int times) {
-        MishapPlanner planner = new MishapPlanner(plan, reached);
-        List<Step> rest = planner.cure(mishap, times);
+    public static ChangePlan amended(ChangePlan plan, int reached, Mishap mishap, int times, Optional<Lean> lean) {
+        MishapPlanner planner = new MishapPlanner(plan, reached, lean);
+        List<Step> rest = planner.answer(mishap, times);
         List<Step> cure = new ArrayList<>(planner.list.steps());
         // A cure that ends with a look at the bridge does not need the one that was coming.
         if (!rest.isEmpty()
@@ -130,9 +142,10 @@ public final class MishapPlanner {
      * planned for: then no other string is begun, and those that were begun go back on.
      */
     private List<Step> without(Position stays) {
+        Map<Position, Double> carriedN = list.tensionsN();
         Set<Position> still = EnumSet.of(stays);
-        if (expectedN.get(stays) == 0) {
-            expectedN.forEach((position, tensionN) -> {
+        if (carriedN.get(stays) == 0) {
+            carriedN.forEach((position, tensionN) -> {
                 if (tensionN >= BEGUN * plan.tensionsBeforeN().get(position)) {
                     still.add(position);
                 }
@@ -149,67 +162,142 @@ public final class MishapPlanner {
             if (step.position() == null || !still.contains(step.position())) {
                 step.tensionsAfterN()
                         .forEach((position, tensionN) -> left.setTensionN(
-                                position, still.contains(position) ? expectedN.get(position) : tensionN));
+                                position, still.contains(position) ? carriedN.get(position) : tensionN));
                 List<Caution> cautions = new ArrayList<>(step.cautions());
-                cautions.remove(Caution.POST_THIN);
+                cautions.removeAll(OF_LOAD);
                 left.add(step.kind(), step.position(), step.materials(), cautions, step.figures());
             }
         }
         return left.steps();
     }
 
-    /** Writes the steps; says what of the plan comes after them. */
-    private List<Step> cure(Mishap mishap, int times) {
+    /**
+     * How a mishap is answered: what to do the first times, and what becomes of the work once that did not help.
+     *
+     * @param tries how often the cure is tried before it is a repairer's
+     * @param cure writes the steps for the n-th time, from 0; the work goes on as planned after them
+     * @param referral writes the last steps here, and says what of the plan is left
+     */
+    private record Remedy(int tries, IntConsumer cure, Supplier<List<Step>> referral) {}
+
+    /** Cure and referral of every mishap; one that is added here does not compile without both. */
+    private Remedy remedy(Mishap mishap) {
         Position position = mishap.position();
-        switch (mishap.kind()) {
-            case STRING_BROKE -> replace(position);
-            case TIP_PULLED_OUT, TURNS_CROSSED -> rewind(position, false);
-            case PEG_SLIPS -> pegSlips(position, times);
-            case PEG_STUCK -> {
-                if (times == 0 && plan.setUp().pegKind().holdsByFriction()) {
-                    list.add(StepKind.FREE_PEG, position, List.of(Material.LINT_FREE_CLOTH), List.of(Caution.PEG));
-                } else if (times == 0) {
-                    list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
-                } else {
-                    list.add(StepKind.LEAVE_TO_REPAIRER, position);
-                    return without(position);
-                }
-            }
-            case BRIDGE_LEANING -> easeBack();
-            case BRIDGE_WALKED -> moveBridge();
-            case BRIDGE_DOWN -> standBridge();
-            case POST_RATTLES -> {
-                plan.setUp().positions().forEach(each -> list.setTensionN(each, 0));
-                list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES, Caution.POST_UNHELD));
-                list.add(StepKind.LEAVE_TO_REPAIRER, null, List.of(), List.of(Caution.POST_UNHELD));
-                return List.of();
-            }
-            case GROOVE_SNAGS -> aside(position, () -> list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL));
-            case WRONG_STRING -> {
-                letDown(position);
-                list.add(StepKind.FREE_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
-                putOn(position, true);
-            }
-            case BALL_JAMMED -> aside(position, () -> list.add(StepKind.SET_BALL_UPRIGHT, position));
-            case TUNER_AT_ITS_END -> {
-                list.add(StepKind.BACK_OUT_FINE_TUNER, position);
-                bringBackUp(position);
-            }
-            case CUT_FINGER -> list.add(StepKind.TEND_CUT, null);
-            case MUST_STOP -> list.add(StepKind.MAKE_SAFE, null);
+        boolean friction = plan.setUp().pegKind().holdsByFriction();
+        return switch (mishap.kind()) {
+            // Twice at one place is a fault of the instrument: a third string would break there too.
+            case STRING_BROKE ->
+                new Remedy(1, time -> replace(position), () -> {
+                    takeOutRemains(position);
+                    return leave(position);
+                });
+            case TIP_PULLED_OUT, TURNS_CROSSED ->
+                new Remedy(2, time -> rewind(position, false), () -> {
+                    letDown(position);
+                    return leave(position);
+                });
+            case PEG_SLIPS -> new Remedy(friction ? 2 : 1, time -> pegSlips(position, time), () -> leave(position));
+            case PEG_STUCK -> new Remedy(1, time -> freePeg(position), () -> leave(position));
+            case BRIDGE_LEANING -> new Remedy(2, time -> ease(false), this::leaveAtPartTension);
+            case BRIDGE_LEANING_BACKWARDS -> new Remedy(2, time -> ease(true), this::leaveAtPartTension);
+            case BRIDGE_WALKED -> new Remedy(2, time -> moveBridge(), this::leaveAtPartTension);
+            case BRIDGE_DOWN -> new Remedy(1, time -> standBridge(), this::leaveSlack);
+            case POST_RATTLES -> new Remedy(0, time -> {}, this::leaveSlack);
+            case GROOVE_SNAGS ->
+                new Remedy(1, time -> aside(position, () -> list.graphite(position)), () -> leave(position));
+            case WRONG_STRING ->
+                new Remedy(
+                        2,
+                        time -> {
+                            letDown(position);
+                            list.add(StepKind.FREE_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
+                            putOn(position, true);
+                        },
+                        () -> leave(position));
+            case BALL_JAMMED ->
+                new Remedy(
+                        1,
+                        time -> aside(position, () -> list.add(StepKind.SET_BALL_UPRIGHT, position)),
+                        () -> leave(position));
+            case TUNER_AT_ITS_END ->
+                new Remedy(
+                        1,
+                        time -> {
+                            list.add(StepKind.BACK_OUT_FINE_TUNER, position);
+                            bringBackUp(position);
+                        },
+                        () -> leave(position));
+            // Whoever cuts a hand twice, or has to stop for the third time, hands the work over.
+            case CUT_FINGER ->
+                new Remedy(1, time -> list.add(StepKind.TEND_CUT, null), () -> {
+                    list.add(StepKind.TEND_CUT, null);
+                    return handOver();
+                });
+            case MUST_STOP -> new Remedy(2, time -> list.add(StepKind.MAKE_SAFE, null), this::handOver);
+        };
+    }
+
+    /** {@return whether a mishap ends in a repairer's hands when it has happened so often before} */
+    public static boolean refers(ChangePlan plan, Mishap mishap, int times) {
+        return times
+                >= new MishapPlanner(plan, 0, Optional.empty()).remedy(mishap).tries();
+    }
+
+    /** Writes the steps; says what of the plan comes after them. */
+    private List<Step> answer(Mishap mishap, int times) {
+        Remedy remedy = remedy(mishap);
+        if (times >= remedy.tries()) {
+            return remedy.referral().get();
         }
+        remedy.cure().accept(times);
+        return toCome();
+    }
+
+    /** One string stays as it is; the others come to their end. */
+    private List<Step> leave(Position position) {
+        list.add(StepKind.LEAVE_TO_REPAIRER, position);
+        return without(position);
+    }
+
+    /** A bridge that does not stay where it was put: what keeps the post, no more, and nothing is raised. */
+    private List<Step> leaveAtPartTension() {
+        list.letDownTo(BridgeEasing.PART_TENSION);
+        list.add(StepKind.LEAVE_TO_REPAIRER, null, List.of(), List.of(Caution.BRIDGE));
+        return List.of();
+    }
+
+    /** Post or bridge down for good: all tension stays off. */
+    private List<Step> leaveSlack() {
+        layFlat();
+        list.letAllDown();
+        list.add(StepKind.LEAVE_TO_REPAIRER, null);
+        return List.of();
+    }
+
+    /** The work as planned stands; somebody else may do it. */
+    private List<Step> handOver() {
+        list.add(StepKind.MAKE_SAFE, null);
+        list.add(StepKind.LEAVE_TO_REPAIRER, null);
         return toCome();
     }
 
     private void replace(Position position) {
+        takeOutRemains(position);
+        list.graphite(position);
+        putOn(position, true);
+    }
+
+    private void takeOutRemains(Position position) {
         list.setTensionN(position, 0);
+        if (plan.setUp().tailEnds().get(position).hasFineTuner()) {
+            list.add(StepKind.BACK_OUT_FINE_TUNER, position);
+        }
+        list.testMachine(position);
         list.add(
                 StepKind.TAKE_OUT_REMAINS,
                 position,
                 List.of(Material.TWEEZERS),
                 List.of(Caution.SHARP_ENDS, Caution.CUTTER));
-        list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL);
-        putOn(position, true);
     }
 
     private void rewind(Position position, boolean treated) {
@@ -224,23 +312,29 @@ public final class MishapPlanner {
         putOn(position, false);
     }
 
-    private void pegSlips(Position position, int times) {
-        boolean friction = plan.setUp().pegKind().holdsByFriction();
-        if (times == 0 && !friction) {
+    private void freePeg(Position position) {
+        if (plan.setUp().pegKind().holdsByFriction()) {
+            list.add(StepKind.FREE_PEG, position, List.of(Material.LINT_FREE_CLOTH), List.of(Caution.PEG));
+        } else {
             list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
-            bringBackUp(position);
-        } else if (times == 0) {
+        }
+    }
+
+    private void pegSlips(Position position, int times) {
+        if (times > 0) {
+            rewind(position, true);
+        } else if (plan.setUp().pegKind().holdsByFriction()) {
             list.add(StepKind.PUSH_PEG_IN, position, List.of(), List.of(Caution.PEG));
             bringBackUp(position);
-        } else if (times == 1 && friction) {
-            rewind(position, true);
         } else {
-            list.add(StepKind.LEAVE_TO_REPAIRER, position);
+            list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
+            bringBackUp(position);
         }
     }
 
     private void letDown(Position position) {
-        if (expectedN.get(position) > 0) {
+        if (list.tensionN(position) > 0) {
+            list.testMachine(position);
             list.setTensionN(position, 0);
             list.add(StepKind.LET_DOWN_AT_PEG, position, List.of(), List.of(Caution.EYES, Caution.SHARP_ENDS));
         }
@@ -250,34 +344,55 @@ public final class MishapPlanner {
     private void putOn(Position position, boolean withTail) {
         List<Step> done = plan.steps().subList(0, reached).stream()
                 .filter(step -> step.position() == position && PUTS_ON.contains(step.kind()))
-                .filter(step -> withTail || !AT_TAIL.contains(step.kind()))
+                .filter(step -> withTail || !BEFORE_HUNG.contains(step.kind()))
                 .toList();
         boolean wound = done.stream().anyMatch(step -> step.kind() == StepKind.SEAT_IN_GROOVES);
         if (wound || expectedN.get(position) == 0) {
             Set<StepKind> again = EnumSet.noneOf(StepKind.class);
             done.stream()
                     .filter(step -> again.add(step.kind()))
-                    .forEach(
-                            step -> list.add(step.kind(), position, step.materials(), step.cautions(), step.figures()));
+                    .forEach(step -> list.add(
+                            step.kind(),
+                            position,
+                            step.materials(),
+                            step.cautions().stream()
+                                    .filter(caution -> !OF_LOAD.contains(caution))
+                                    .toList(),
+                            withTail ? step.figures() : inOneGo(step.figures())));
         } else {
             if (withTail) {
                 list.add(StepKind.HANG_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
             }
-            list.add(StepKind.REWIND, position, List.of(), List.of(Caution.ADULT_WINDS));
+            list.testMachine(position);
+            list.add(StepKind.REWIND, position, List.of(), list.winding());
             list.add(StepKind.SEAT_IN_GROOVES, position);
+            list.add(StepKind.CLOSE_UP_TURNS, position);
         }
         bringBackUp(position);
     }
 
+    /** A string that stays hung at its tail is wound in one go. */
+    private static Map<StepFigure, Figure> inOneGo(Map<StepFigure, Figure> figures) {
+        Map<StepFigure, Figure> whole = new EnumMap<>(StepFigure.class);
+        whole.putAll(figures);
+        whole.keySet()
+                .removeAll(Set.of(StepFigure.PART_TURNS, StepFigure.PART_HALF_TURNS, StepFigure.PART_CRANK_TURNS));
+        return whole;
+    }
+
     private void bringBackUp(Position position) {
         if (expectedN.get(position) > 0) {
+            list.testMachine(position);
+            if (list.unheld()) {
+                list.lookForPost();
+            }
             list.setTensionN(position, expectedN.get(position));
             list.add(
                     StepKind.BRING_BACK_UP,
                     position,
                     List.of(Material.TUNER, Material.EYE_PROTECTION),
                     List.of(Caution.EYES, Caution.BRIDGE));
-            checkBridge();
+            list.checkBridge(null);
         }
     }
 
@@ -287,28 +402,21 @@ public final class MishapPlanner {
             work.run();
             return;
         }
+        list.testMachine(position);
         list.setTensionN(position, InstrumentLoad.SET_ASIDE * expected);
         list.add(StepKind.SET_ASIDE_NEIGHBOUR, position);
         work.run();
         list.setTensionN(position, expected);
         list.add(StepKind.RETURN_NEIGHBOUR, position, List.of(Material.TUNER), List.of(Caution.EYES));
+        list.checkBridge(position);
     }
 
-    private void checkBridge() {
-        list.add(StepKind.CHECK_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
-    }
-
-    private void easeBack() {
-        list.add(
-                StepKind.EASE_BRIDGE_BACK,
-                null,
-                List.of(Material.RIGHT_ANGLE_CARD),
-                List.of(Caution.BRIDGE, Caution.NO_WEIGHT_ON_SOUND_HOLES));
+    private void ease(boolean backwards) {
+        list.easeBridge(BridgeEasing.of(plan.setUp(), backwards, lean.filter(read -> read.degrees() < 0 == backwards)));
     }
 
     private void moveBridge() {
-        all(MOVED_AT);
-        list.add(StepKind.LET_ALL_DOWN_A_LITTLE, null, List.of(), List.of(Caution.EYES, Caution.BRIDGE));
+        list.letDownTo(BridgeEasing.PART_TENSION);
         list.add(
                 StepKind.MOVE_BRIDGE_BACK,
                 null,
@@ -318,41 +426,26 @@ public final class MishapPlanner {
     }
 
     private void standBridge() {
-        all(0);
-        list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
-        list.add(StepKind.LOOK_FOR_POST, null, Material.GOOD_LIGHT);
+        layFlat();
+        list.letAllDown();
+        list.lookForPost();
         list.add(StepKind.SLIDE_BRIDGE_UNDER, null, List.of(), List.of(Caution.BRIDGE));
         list.add(StepKind.STAND_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
         TuningRounds.FROM_SLACK.forEach(this::raise);
     }
 
+    /** Nothing holds the post now; what lies on its back already is not moved. */
+    private void layFlat() {
+        plan.setUp().positions().forEach(position -> list.setTensionN(position, 0));
+        boolean lies = plan.steps().subList(0, reached).stream()
+                .anyMatch(step -> step.kind() == StepKind.LAY_FLAT || step.kind() == StepKind.LAY_ON_BACK_AND_BLOCK);
+        if (!lies) {
+            list.layFlat();
+        }
+    }
+
     private void raise(double share) {
-        all(share);
-        Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
-        figures.put(StepFigure.TENSION_SHARE, Figure.byDefault(share, Unit.SHARE));
-        figures.put(
-                StepFigure.BELOW_PITCH,
-                Figure.byDefault(Cents.ofTensionFraction(share).value(), Unit.CENT));
-        list.add(
-                StepKind.RAISE_ALL,
-                null,
-                List.of(Material.TUNER, Material.EYE_PROTECTION),
-                List.of(Caution.EYES, Caution.BRIDGE),
-                figures);
-        checkBridge();
-    }
-
-    private void all(double share) {
-        expectedN.forEach((position, tensionN) -> list.setTensionN(position, share * tensionN));
-    }
-
-    /** {@return whether a mishap ends in a repairer's hands when it has happened so often before} */
-    public static boolean refers(ChangePlan plan, Mishap mishap, int times) {
-        return switch (mishap.kind()) {
-            case POST_RATTLES -> true;
-            case PEG_STUCK -> times >= 1;
-            case PEG_SLIPS -> times >= (plan.setUp().pegKind().holdsByFriction() ? 2 : 1);
-            default -> false;
-        };
+        list.raise(StepKind.RAISE_ALL, expectedN, share);
+        list.checkBridge(null);
     }
 }

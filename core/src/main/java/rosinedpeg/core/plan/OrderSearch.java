@@ -18,7 +18,9 @@ import rosinedpeg.core.strings.Position;
  * Finds the order of a change.
  *
  * <p>Every string is in one of five states: as before, set aside, off, new, new and set aside. A school allows some moves
- * between them; a string comes off or goes on only while those that lie over its peg make way. Among all ways from the
+ * between them; a string comes off or goes on only while those that lie over its peg make way. What is broken already is off
+ * at the start and bends the schools' rules: no sound string comes off before it is replaced, except where all come off
+ * together or its mate of the same side lies over its peg, and neither one a day nor pair by side keeps it waiting. Among all ways from the
  * first state to the last, those are kept whose least load on the treble foot is highest (a widest path), and of these
  * the one with the fewest strings set aside (Dijkstra's shortest path over what is left). Exact: at most 2 · 5⁵ states.
  */
@@ -54,6 +56,8 @@ final class OrderSearch {
     private final int[] over;
     /** For each string the bits of the others of its side. */
     private final int[] pair;
+    /** The broken strings as bits. */
+    private final int broken;
 
     private final boolean[] outer;
     private final Schools.Off off;
@@ -69,6 +73,7 @@ final class OrderSearch {
         this.positions = setUp.positions();
         this.wanted = order(request).stream().mapToInt(positions::indexOf).toArray();
         this.all = bits(request.replacements().keySet());
+        this.broken = bits(request.broken());
         this.over = new int[positions.size()];
         this.pair = new int[positions.size()];
         this.outer = new boolean[positions.size()];
@@ -292,17 +297,14 @@ final class OrderSearch {
                     edges.add(edge(Kind.ON, i, NEW, restDue || rests));
                 }
             }
-            if (restDue) {
-                return edges;
-            }
             for (int i : wanted) {
-                if (!has(isOff | isNew, i) && mayComeOff(i)) {
+                if (!restDue && !has(isOff | isNew, i) && mayComeOff(i)) {
                     edges.add(edge(Kind.OFF, i, OFF, false));
                 }
             }
             for (int i = 0; i < positions.size(); i++) {
                 if (has(lyingOn, i) && liesOverWork(i)) {
-                    edges.add(edge(Kind.SET_ASIDE, i, has(isNew, i) ? NEW_ASIDE : ASIDE, false));
+                    edges.add(edge(Kind.SET_ASIDE, i, has(isNew, i) ? NEW_ASIDE : ASIDE, restDue));
                 }
             }
             return edges;
@@ -313,9 +315,10 @@ final class OrderSearch {
             return new Edge(node, new Move(kind, positions.get(i)), restDueThen ? to | 1 : to);
         }
 
+        /** Before the instrument rests, only what is off still has to be reached. */
         private boolean liesOverWork(int i) {
             for (int other : wanted) {
-                if (!has(isNew, other) && has(over[other], i)) {
+                if (!has(isNew, other) && (!restDue || has(isOff, other)) && has(over[other], i)) {
                     return true;
                 }
             }
@@ -331,10 +334,11 @@ final class OrderSearch {
                 case TOGETHER -> isNew == 0 && isNextInOrder(i);
                 case PAIR_BY_SIDE -> {
                     int mates = pair[i] & all;
+                    int replaced = isNew & broken;
                     boolean pairBegun = isOff != 0;
-                    boolean innerFirst = !outer[i] || (mates & ~isOff) == 0;
+                    boolean innerFirst = !outer[i] || (mates & ~isOff & ~replaced) == 0;
                     yield innerFirst
-                            && (isNew & mates) == 0
+                            && (isNew & mates & ~broken) == 0
                             && (pairBegun ? (isOff & ~mates) == 0 : anyOrder || (pairOf(nextInOrder()) & 1 << i) != 0);
                 }
             };
@@ -349,7 +353,9 @@ final class OrderSearch {
                 case TOGETHER -> (all & ~isOff & ~isNew) == 0 && (anyOrder || i == lastInOrderThatIsOff());
                 case PAIR_BY_SIDE -> {
                     int mates = pair[i] & all;
-                    yield (mates & ~(outer[i] ? isOff : isNew)) == 0;
+                    yield has(broken, i)
+                            ? outer[i] || (mates & isOff) == 0
+                            : (mates & ~(outer[i] ? isOff | isNew & broken : isNew)) == 0;
                 }
             };
         }

@@ -1,8 +1,11 @@
 package rosinedpeg.core.plan;
 
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import rosinedpeg.core.bridge.BridgeEasing;
+import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.rounds.TuningRounds;
@@ -77,6 +80,8 @@ public final class RepairPlanner {
             steps.remove(position, broken);
             steps.putOn(request.replacements().get(position), request.winding(position));
         });
+        list.add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
+        list.settleGuard();
         list.add(StepKind.RECORD, null);
         StepKind pegStep = setUp.pegKind().holdsByFriction() ? StepKind.CLEAN_PEG : StepKind.LOOK_AT_GEARS;
         return list.plan(List.of(position), List.of(StepKind.WIPE_FINGERBOARD, pegStep, StepKind.GRAPHITE));
@@ -89,37 +94,37 @@ public final class RepairPlanner {
      */
     public ChangePlan bridgeDown() {
         StepList list = list(PlanKind.BRIDGE_DOWN);
-        StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         setUp.positions().forEach(list::slackAtStart);
-        list.rest();
-        list.add(StepKind.LOOK_FOR_POST, null, Material.GOOD_LIGHT);
-        list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
-        setUp.positions().forEach(position -> list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL));
-        standAndRaise(list, steps);
+        list.layFlat();
+        list.lookForPost();
+        list.letAllDown();
+        list.add(StepKind.WASH_HANDS, null);
+        setUp.positions().forEach(list::graphite);
+        standAndRaise(list);
         list.finish();
         return list.plan(List.of(), List.of());
     }
 
-    private void standAndRaise(StepList list, StringSteps steps) {
+    private void standAndRaise(StepList list) {
         list.add(StepKind.SLIDE_BRIDGE_UNDER, null, List.of(), List.of(Caution.BRIDGE));
         list.add(StepKind.STAND_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
-        List<Position> outer = setUp.positions().stream().filter(setUp::isOuter).toList();
-        List<Position> inner = setUp.positions().stream()
-                .filter(position -> !setUp.isOuter(position))
-                .toList();
+        Map<Position, Double> outer = new EnumMap<>(list.after());
+        outer.keySet().removeIf(position -> !setUp.isOuter(position));
+        Map<Position, Double> inner = new EnumMap<>(list.after());
+        inner.keySet().removeIf(setUp::isOuter);
         for (double share : TuningRounds.FROM_SLACK) {
             switch (schools.bridge().raising()) {
-                case EQUAL_ROUNDS -> steps.raise(StepKind.RAISE_ALL, setUp.positions(), share);
+                case EQUAL_ROUNDS -> list.raise(StepKind.RAISE_ALL, list.after(), share);
                 case INNER_PAIR_FIRST -> {
-                    steps.raise(StepKind.RAISE_INNER_PAIR, inner, share);
-                    steps.raise(StepKind.RAISE_OUTER_PAIR, outer, share);
+                    list.raise(StepKind.RAISE_INNER_PAIR, inner, share);
+                    list.raise(StepKind.RAISE_OUTER_PAIR, outer, share);
                 }
                 case OUTER_PAIR_FIRST -> {
-                    steps.raise(StepKind.RAISE_OUTER_PAIR, outer, share);
-                    steps.raise(StepKind.RAISE_INNER_PAIR, inner, share);
+                    list.raise(StepKind.RAISE_OUTER_PAIR, outer, share);
+                    list.raise(StepKind.RAISE_INNER_PAIR, inner, share);
                 }
             }
-            list.add(StepKind.CHECK_BRIDGE, null, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
+            list.checkBridge(null);
         }
     }
 
@@ -130,14 +135,13 @@ public final class RepairPlanner {
      */
     public ChangePlan tailpieceChange() {
         StepList list = list(PlanKind.TAILPIECE_CHANGE);
-        StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         list.add(StepKind.LOOK_OVER, null, Material.GOOD_LIGHT);
         list.add(StepKind.LAY_OUT_KIT, null, List.of(Material.TAILPIECE, Material.EYE_PROTECTION), List.of());
-        list.rest();
+        list.layFlat();
         list.add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
-        setUp.positions().forEach(position -> list.setTensionN(position, 0));
-        list.add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
+        list.letAllDown();
         list.add(StepKind.UNHOOK_IN_ORDER, null, List.of(), List.of(Caution.BALL_ON_VARNISH));
+        list.add(StepKind.TIE_STRINGS, null, Material.TIE);
         list.add(StepKind.CHANGE_TAILPIECE, null, List.of(Material.TAILPIECE), List.of());
         Afterlength afterlength = Afterlength.of(setUp);
         list.add(
@@ -157,7 +161,9 @@ public final class RepairPlanner {
                                 Unit.MILLIMETRE,
                                 setUp.weakestOrigin(Quantity.VIBRATING_LENGTH, Quantity.AFTERLENGTH))));
         list.add(StepKind.HOOK_BACK, null, List.of(), List.of(Caution.BALL_ON_VARNISH));
-        standAndRaise(list, steps);
+        list.add(StepKind.CHECK_STRING_PLACES, null);
+        list.lookForPost();
+        standAndRaise(list);
         list.finish();
         return list.plan(List.of(), List.of());
     }
@@ -173,16 +179,9 @@ public final class RepairPlanner {
         StringSteps steps = new StringSteps(list, schools, particulars.stuck());
         list.open();
         for (Position position : setUp.positions()) {
-            steps.setAsideDuring(
-                    Set.of(position),
-                    () -> list.add(
-                            StepKind.GRAPHITE, position, List.of(Material.SOFT_PENCIL), List.of(Caution.BRIDGE)));
+            steps.setAsideDuring(Set.of(position), () -> list.graphite(position));
         }
-        list.add(
-                StepKind.EASE_BRIDGE_BACK,
-                null,
-                List.of(Material.RIGHT_ANGLE_CARD),
-                List.of(Caution.BRIDGE, Caution.NO_WEIGHT_ON_SOUND_HOLES));
+        list.easeBridge(BridgeEasing.of(setUp, Lean.measured(setUp)));
         list.finish();
         return list.plan(List.of(), List.of());
     }

@@ -10,10 +10,20 @@ public enum StepFigure {
     HALF_TURNS,
     /** Turns of a machine's crank from the first grip to pitch. */
     CRANK_TURNS,
+    /** Turns on the shaft that this step makes, where winding is done in two parts. */
+    PART_TURNS,
+    /** Half turns of a peg's knob in this part. */
+    PART_HALF_TURNS,
+    /** Turns of a machine's crank in this part. */
+    PART_CRANK_TURNS,
+    /** From the last turn to the wall, where it was to lean on it and does not reach it. */
+    WALL_GAP,
     /** How far the string bends sideways at the nut. */
     SIDE_ANGLE,
     /** How much to cut off, outside the pegbox, after a sharp bend. */
     TRIM,
+    /** How much string is to be left beyond the shaft, laid along the instrument: where it is bent. */
+    PAST_SHAFT,
     /** Tip to leave standing out beyond the hole. */
     TIP,
     /** Tension of the string at pitch. */

@@ -16,14 +16,18 @@ public enum StepKind {
     LOOK_FOR_POST(BRIDGE, 1),
     TUNE_AND_STRAIGHTEN(BRIDGE, 2, Reading.GAP, Reading.PITCH),
     LAY_OUT_KIT(WHOLE, 2),
+    /** Sweat and grease shorten a new string's life, and keep graphite off the wood. */
+    WASH_HANDS(WHOLE, 0.5),
     REST_INSTRUMENT(WHOLE, 1),
     LAY_ON_BACK(WHOLE, 1.5),
     LAY_ON_BACK_AND_BLOCK(WHOLE, 2),
+    /** Before all tension comes off: a post that no string holds falls when the instrument is tipped. */
+    LAY_FLAT(WHOLE, 1),
     MARK_BRIDGE(BRIDGE, 1),
 
     BACK_OUT_FINE_TUNER(TAIL, 0.5),
     SET_ASIDE_NEIGHBOUR(NUT, 1),
-    /** A quarter turn, watching the string: many machines turn the other way to a screw. */
+    /** A quarter turn, watching the string: many machines turn the other way to a screw. Without a string, all of them. */
     TEST_MACHINE_DIRECTION(PEG, 0.5),
     LET_DOWN(PEG, 1),
     FREE_TAIL_END(TAIL, 0.5),
@@ -53,12 +57,16 @@ public enum StepKind {
     LOCK_STRAIGHT_TO_WALL(PEG, 1),
     LOCK_TWICE_THROUGH_HOLE(PEG, 2),
     LOCK_ROUND_STANDING_PART(PEG, 2),
+    /** Where the peg end goes on first: as far as the tail end can still be hung. */
+    WIND_FIRST_PART(PEG, 1.5),
     WIND_TO_WALL(PEG, 2),
     WIND_LEAVING_GAP(PEG, 2),
     WIND_BY_CRANK(PEG, 3),
     WIND_UNDER(PEG, 3),
-    PRESS_INTO_BENDS(BRIDGE, 1),
     SEAT_IN_GROOVES(NUT, 1),
+    PRESS_INTO_BENDS(BRIDGE, 1),
+    /** While the string is still low, turns that stand apart are pushed together with a finger. */
+    CLOSE_UP_TURNS(PEG, 0.5),
     BRING_UP(PEG, 2, Reading.PITCH),
     CHECK_BRIDGE(BRIDGE, 1, Reading.GAP),
     RETURN_NEIGHBOUR(NUT, 1, Reading.PITCH),
@@ -71,15 +79,22 @@ public enum StepKind {
 
     LET_ALL_DOWN(WHOLE, 4),
     UNHOOK_IN_ORDER(TAIL, 2),
+    /** In a loop, so that they stay wound and in their order. */
+    TIE_STRINGS(WHOLE, 1),
     CHANGE_TAILPIECE(TAIL, 10),
     SET_TAIL_CORD(TAIL, 5),
     HOOK_BACK(TAIL, 3),
+    /** A string on the wrong side of its neighbour is the usual mistake. */
+    CHECK_STRING_PLACES(NUT, 1),
     SLIDE_BRIDGE_UNDER(BRIDGE, 2),
     STAND_BRIDGE(BRIDGE, 2),
     RAISE_ALL(PEG, 3, Reading.PITCH),
     RAISE_INNER_PAIR(PEG, 2, Reading.PITCH),
     RAISE_OUTER_PAIR(PEG, 2, Reading.PITCH),
+    /** Towards the tailpiece: tuning has pulled its top forwards. */
     EASE_BRIDGE_BACK(BRIDGE, 2, Reading.GAP),
+    /** Towards the fingerboard. */
+    EASE_BRIDGE_FORWARDS(BRIDGE, 2, Reading.GAP),
 
     /** The first thing to do about a peg that slips. */
     PUSH_PEG_IN(PEG, 0.5),
@@ -102,9 +117,12 @@ public enum StepKind {
     SEAT_TUBE(BRIDGE, 0.5),
     LOOK_AT_PARCHMENT(BRIDGE, 0.5),
     CLEAN_BODY(WHOLE, 4),
+    /** A day or two after a synthetic set, once the strings hold: pegs turned to where the hand finds them well. */
+    SET_PEG_ANGLES(PEG, 5),
     RECORD(WHOLE, 1);
 
     private static final Set<StepKind> MAY_BE_SKIPPED = Set.of(
+            WASH_HANDS,
             MARK_BRIDGE,
             WIPE_FINGERBOARD,
             SERVICE_FINE_TUNER,
@@ -120,12 +138,14 @@ public enum StepKind {
             LOCK_STRAIGHT_TO_WALL,
             LOCK_TWICE_THROUGH_HOLE,
             LOCK_ROUND_STANDING_PART,
+            WIND_FIRST_PART,
             WIND_TO_WALL,
             WIND_LEAVING_GAP,
             WIND_BY_CRANK,
-            WIND_UNDER);
+            WIND_UNDER,
+            CLOSE_UP_TURNS);
     private static final Set<StepKind> MOVES_BRIDGE =
-            Set.of(TUNE_AND_STRAIGHTEN, STAND_BRIDGE, EASE_BRIDGE_BACK, MOVE_BRIDGE_BACK);
+            Set.of(TUNE_AND_STRAIGHTEN, STAND_BRIDGE, EASE_BRIDGE_BACK, EASE_BRIDGE_FORWARDS, MOVE_BRIDGE_BACK);
     private static final Set<StepKind> RAISES_TENSION = Set.of(
             BRING_UP, RETURN_NEIGHBOUR, BRING_BACK_UP, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR, TUNING_ROUND);
 

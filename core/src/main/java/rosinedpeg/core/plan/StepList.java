@@ -1,9 +1,14 @@
 package rosinedpeg.core.plan;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import rosinedpeg.core.bridge.BridgeEasing;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
@@ -15,6 +20,9 @@ import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.pitch.Cents;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -38,6 +46,7 @@ final class StepList {
     private final InstrumentLoad load;
     private final Map<Position, Double> atStart;
     private final Map<Position, Double> tensionsN;
+    private final Set<Position> testedMachines = EnumSet.noneOf(Position.class);
     private final List<Step> steps = new ArrayList<>();
     private final List<Finding> refusals = new ArrayList<>();
 
@@ -53,8 +62,8 @@ final class StepList {
         this.bands = particulars.bands();
         this.guard = particulars.guard();
         this.bridge = bridge;
-        this.before = before;
-        this.after = after;
+        this.before = new EnumMap<>(before);
+        this.after = new EnumMap<>(after);
         this.load = new InstrumentLoad(setUp, before);
         this.atStart = new EnumMap<>(before);
         this.tensionsN = new EnumMap<>(before);
@@ -92,6 +101,16 @@ final class StepList {
 
     double tensionAfterN(Position position) {
         return after.get(position);
+    }
+
+    /** {@return what every string carries now, in N} */
+    Map<Position, Double> tensionsN() {
+        return new EnumMap<>(tensionsN);
+    }
+
+    /** {@return whether too little load is left on the post} */
+    boolean unheld() {
+        return bands.of(load.shares(tensionsN).treble()) == LoadBand.UNHELD;
     }
 
     double tensionN(Position position) {
@@ -132,13 +151,8 @@ final class StepList {
             Map<StepFigure, Figure> figures) {
         LoadShares shares = load.shares(tensionsN);
         LoadBand band = bands.of(shares.treble());
-        List<Caution> all = new ArrayList<>(cautions);
-        if (band == LoadBand.THIN) {
-            all.add(0, Caution.POST_THIN);
-        }
-        if (band == LoadBand.UNHELD && kind.recordedRepair()) {
-            all.add(0, Caution.POST_UNHELD);
-        }
+        Set<Caution> all = new LinkedHashSet<>(ofLoad(shares, band));
+        all.addAll(cautions);
         Map<StepFigure, Figure> known = new EnumMap<>(StepFigure.class);
         known.putAll(figures);
         if (bridge.stance() == Schools.Stance.HAIR_BACKWARDS
@@ -147,11 +161,29 @@ final class StepList {
             double gapMm = -HAIR * setUp.value(Quantity.BRIDGE_HEIGHT);
             known.put(StepFigure.GAP_TO_AIM_FOR, Figure.byDefault(gapMm, Unit.MILLIMETRE));
         }
-        Step step = new Step(steps.size(), stepKind, position, materials, all, known, tensionsN, shares, band);
+        Step step =
+                new Step(steps.size(), stepKind, position, materials, List.copyOf(all), known, tensionsN, shares, band);
         steps.add(step);
         if (refusals.isEmpty() && !kind.recordedRepair()) {
             refuseIfLetGo(step);
         }
+    }
+
+    /** What the load that is left asks to take care of, whatever kind of work it is. */
+    private List<Caution> ofLoad(LoadShares shares, LoadBand band) {
+        List<Caution> cautions = new ArrayList<>();
+        if (band == LoadBand.THIN) {
+            cautions.add(Caution.POST_THIN);
+        } else if (band == LoadBand.UNHELD) {
+            cautions.add(Caution.POST_UNHELD);
+        }
+        boolean anyPresses = tensionsN.values().stream().anyMatch(tensionN -> tensionN > 0);
+        if (anyPresses && shares.bassFootLifts()) {
+            cautions.add(Caution.BASS_FOOT_UNHELD);
+        } else if (anyPresses && shares.bassBand().compareTo(LoadBand.THIN) >= 0) {
+            cautions.add(Caution.BASS_FOOT_THIN);
+        }
+        return cautions;
     }
 
     private void refuseIfLetGo(Step step) {
@@ -176,7 +208,7 @@ final class StepList {
     }
 
     /**
-     * Begins work on a strung instrument: looked over, in tune, rested, the bridge's place marked.
+     * Begins work on a strung instrument: looked over, in tune, hands washed, rested, the bridge's place marked.
      *
      * @param kit what to lay out beforehand; nothing to leave that step out
      */
@@ -186,10 +218,11 @@ final class StepList {
                 StepKind.TUNE_AND_STRAIGHTEN,
                 null,
                 List.of(Material.TUNER, Material.RIGHT_ANGLE_CARD),
-                List.of(Caution.BRIDGE));
+                atBridge(Caution.BRIDGE));
         if (kit.length > 0) {
             add(StepKind.LAY_OUT_KIT, null, kit);
         }
+        add(StepKind.WASH_HANDS, null);
         rest();
         add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
     }
@@ -201,7 +234,7 @@ final class StepList {
             add(StepKind.LIFT_A_HAIR, null, List.of(), List.of(Caution.EYES, Caution.BRIDGE));
             add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
         }
-        add(StepKind.LAST_BRIDGE_CHECK, null, Material.RIGHT_ANGLE_CARD);
+        add(StepKind.LAST_BRIDGE_CHECK, null, List.of(Material.RIGHT_ANGLE_CARD), atBridge());
         if (setUp.positions().stream().anyMatch(p -> setUp.tailEnds().get(p).hasFineTuner())) {
             add(StepKind.CHECK_FINE_TUNERS, null);
         }
@@ -217,7 +250,7 @@ final class StepList {
     }
 
     /** What guards the groove of I is put right once I has moved. */
-    private void settleGuard() {
+    void settleGuard() {
         Double fullN = after.get(Position.I);
         boolean moved = fullN != null
                 && steps.stream().anyMatch(step -> step.tensionsAfterN().get(Position.I) < MOVED * fullN);
@@ -246,6 +279,144 @@ final class StepList {
                         List.of(Material.BLANKET, Material.BLOCKS, Material.CLOTH_UNDER_TAILPIECE),
                         List.of(Caution.LIFTING, Caution.NO_WEIGHT_ON_SOUND_HOLES));
         }
+    }
+
+    /** Lays the instrument down for work in which all tension comes off, whatever its size. */
+    void layFlat() {
+        if (setUp.family() == Family.BASS) {
+            rest();
+        } else {
+            add(
+                    StepKind.LAY_FLAT,
+                    null,
+                    List.of(Material.BLANKET, Material.CLOTH_UNDER_TAILPIECE),
+                    List.of(Caution.NO_WEIGHT_ON_SOUND_HOLES));
+        }
+    }
+
+    /** Before anything is raised again: does the post stand? */
+    void lookForPost() {
+        add(StepKind.LOOK_FOR_POST, null, Material.GOOD_LIGHT);
+    }
+
+    /** A look at the bridge, which is all that says it stands. */
+    void checkBridge(Position position) {
+        add(StepKind.CHECK_BRIDGE, position, List.of(Material.RIGHT_ANGLE_CARD), atBridge(Caution.BRIDGE));
+    }
+
+    /** Graphite in a string's grooves, the hand held so that the lead cannot slip. */
+    void graphite(Position position) {
+        add(StepKind.GRAPHITE, position, List.of(Material.SOFT_PENCIL), List.of(Caution.PENCIL_SLIPS));
+    }
+
+    /** Large instruments are leant over at their bridge, with the forearms near the sound holes. */
+    private List<Caution> atBridge(Caution... cautions) {
+        List<Caution> all = new ArrayList<>(List.of(cautions));
+        if (!setUp.family().restsOnLap()) {
+            all.add(Caution.NO_WEIGHT_ON_SOUND_HOLES);
+        }
+        return all;
+    }
+
+    /**
+     * Eases the bridge upright: at pitch where that can be done, otherwise with part of the tension on.
+     *
+     * @param easing how; its direction has its own step
+     */
+    void easeBridge(BridgeEasing easing) {
+        Map<Position, Double> carriedN = new EnumMap<>(tensionsN);
+        if (easing.atPartTension()) {
+            letDownTo(BridgeEasing.PART_TENSION);
+        }
+        add(
+                easing.backwards() ? StepKind.EASE_BRIDGE_FORWARDS : StepKind.EASE_BRIDGE_BACK,
+                null,
+                List.of(Material.RIGHT_ANGLE_CARD),
+                List.of(Caution.BRIDGE, Caution.NO_WEIGHT_ON_SOUND_HOLES));
+        if (easing.atPartTension()) {
+            raise(StepKind.RAISE_ALL, carriedN, 1);
+            checkBridge(null);
+        }
+    }
+
+    /** Lets every string down to a share of what it carries. */
+    void letDownTo(double share) {
+        testMachines();
+        tensionsN.replaceAll((position, tensionN) -> share * tensionN);
+        add(
+                StepKind.LET_ALL_DOWN_A_LITTLE,
+                null,
+                List.of(Material.TUNER),
+                List.of(Caution.EYES, Caution.BRIDGE),
+                toShare(share));
+    }
+
+    /** Lets every string down altogether. */
+    void letAllDown() {
+        testMachines();
+        tensionsN.replaceAll((position, tensionN) -> 0.0);
+        add(StepKind.LET_ALL_DOWN, null, List.of(), List.of(Caution.EYES));
+    }
+
+    /**
+     * Raises some strings together.
+     *
+     * @param stepKind which step it is
+     * @param fullN the strings, each with its full tension in N
+     * @param share to what share of that
+     */
+    void raise(StepKind stepKind, Map<Position, Double> fullN, double share) {
+        testMachines();
+        fullN.forEach((position, tensionN) -> tensionsN.put(position, share * tensionN));
+        add(
+                stepKind,
+                null,
+                List.of(Material.TUNER, Material.EYE_PROTECTION),
+                List.of(Caution.EYES, Caution.BRIDGE),
+                toShare(share));
+    }
+
+    private static Map<StepFigure, Figure> toShare(double share) {
+        return Map.of(
+                StepFigure.TENSION_SHARE, Figure.byDefault(share, Unit.SHARE),
+                StepFigure.BELOW_PITCH,
+                        Figure.byDefault(Cents.ofTensionFraction(share).value(), Unit.CENT));
+    }
+
+    /** The way a string's machine turns is tried once, before it is turned for the first time. */
+    void testMachine(Position position) {
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD && testedMachines.add(position)) {
+            tryMachine(position);
+        }
+    }
+
+    /** The same for all of them at once. */
+    private void testMachines() {
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD && testedMachines.addAll(setUp.positions())) {
+            tryMachine(null);
+        }
+    }
+
+    private void tryMachine(Position position) {
+        add(StepKind.TEST_MACHINE_DIRECTION, position, List.of(Material.WINDER), List.of(Caution.POWERED_WINDER));
+    }
+
+    /** What was tried before these steps need not be tried again. */
+    void tested(Collection<Step> earlier) {
+        for (Step step : earlier) {
+            if (step.kind() == StepKind.TEST_MACHINE_DIRECTION) {
+                testedMachines.addAll(step.position() == null ? setUp.positions() : List.of(step.position()));
+            }
+        }
+    }
+
+    /** {@return what to take care of when a string is wound} */
+    List<Caution> winding(Caution... cautions) {
+        List<Caution> all = new ArrayList<>(List.of(cautions));
+        if (setUp.size().forChildren()) {
+            all.add(Caution.ADULT_WINDS);
+        }
+        return all;
     }
 
     List<Step> steps() {

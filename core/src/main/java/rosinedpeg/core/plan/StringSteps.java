@@ -1,20 +1,23 @@
 package rosinedpeg.core.plan;
 
-import static rosinedpeg.core.plan.StepFigure.BELOW_PITCH;
 import static rosinedpeg.core.plan.StepFigure.CENTS_PER_PEG_DEGREE;
 import static rosinedpeg.core.plan.StepFigure.CRANK_TURNS;
 import static rosinedpeg.core.plan.StepFigure.DRAG_LEAN_DRY;
 import static rosinedpeg.core.plan.StepFigure.DRAG_LEAN_GRAPHITED;
 import static rosinedpeg.core.plan.StepFigure.FAR_SIDE_TURNS;
 import static rosinedpeg.core.plan.StepFigure.HALF_TURNS;
+import static rosinedpeg.core.plan.StepFigure.PART_CRANK_TURNS;
+import static rosinedpeg.core.plan.StepFigure.PART_HALF_TURNS;
+import static rosinedpeg.core.plan.StepFigure.PART_TURNS;
+import static rosinedpeg.core.plan.StepFigure.PAST_SHAFT;
 import static rosinedpeg.core.plan.StepFigure.SHARE_OF_BREAKING;
 import static rosinedpeg.core.plan.StepFigure.SIDE_ANGLE;
 import static rosinedpeg.core.plan.StepFigure.STRETCH;
 import static rosinedpeg.core.plan.StepFigure.TENSION;
-import static rosinedpeg.core.plan.StepFigure.TENSION_SHARE;
 import static rosinedpeg.core.plan.StepFigure.TIP;
 import static rosinedpeg.core.plan.StepFigure.TRIM;
 import static rosinedpeg.core.plan.StepFigure.TURNS;
+import static rosinedpeg.core.plan.StepFigure.WALL_GAP;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -28,7 +31,6 @@ import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.load.InstrumentLoad;
-import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
@@ -64,6 +66,7 @@ final class StringSteps {
     }
 
     void setAside(Position position) {
+        list.testMachine(position);
         list.setTensionN(position, InstrumentLoad.SET_ASIDE * list.tensionN(position));
         list.add(StepKind.SET_ASIDE_NEIGHBOUR, position, List.of(), thick());
     }
@@ -71,6 +74,7 @@ final class StringSteps {
     void layBack(Position position, double tensionN) {
         list.setTensionN(position, tensionN);
         list.add(StepKind.RETURN_NEIGHBOUR, position, List.of(Material.TUNER), List.of(Caution.EYES));
+        list.checkBridge(position);
     }
 
     /** Some strings make way while something is done, and come back to pitch. */
@@ -97,11 +101,13 @@ final class StringSteps {
             list.add(StepKind.SERVICE_FINE_TUNER, position, Material.LINT_FREE_CLOTH);
         }
         treatPeg(position, peg);
-        list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL);
+        list.graphite(position);
     }
 
     /** Old string off and nothing else. */
     void remove(Position position, boolean broken) {
+        backOutFineTuner(position);
+        list.testMachine(position);
         if (broken) {
             list.setTensionN(position, 0);
             list.add(
@@ -111,8 +117,6 @@ final class StringSteps {
                     List.of(Caution.SHARP_ENDS));
             return;
         }
-        backOutFineTuner(position);
-        testMachine(position);
         list.setTensionN(position, 0);
         List<Caution> cautions = new ArrayList<>(List.of(Caution.EYES, Caution.SHARP_ENDS));
         cautions.addAll(thick());
@@ -127,16 +131,6 @@ final class StringSteps {
     private void backOutFineTuner(Position position) {
         if (setUp.tailEnds().get(position).hasFineTuner()) {
             list.add(StepKind.BACK_OUT_FINE_TUNER, position);
-        }
-    }
-
-    private void testMachine(Position position) {
-        if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
-            list.add(
-                    StepKind.TEST_MACHINE_DIRECTION,
-                    position,
-                    List.of(Material.WINDER),
-                    List.of(Caution.POWERED_WINDER));
         }
     }
 
@@ -160,45 +154,72 @@ final class StringSteps {
     /** New string on and up to pitch. */
     void putOn(StringSpec string, WindingChoice choice) {
         Position position = string.position();
-        WindingPlan winding = WindingPlan.of(setUp, string, choice);
-        prepare(string, winding);
-        if (schools.atPeg().firstEnd() == Schools.FirstEnd.PEG_FIRST) {
-            lockAndWind(position, winding, choice);
-            hang(position);
-        } else {
-            hang(position);
-            lockAndWind(position, winding, choice);
-        }
-        if (!setUp.family().restsOnLap()) {
-            list.add(StepKind.PRESS_INTO_BENDS, position, List.of(), thick());
-        }
-        list.add(StepKind.SEAT_IN_GROOVES, position);
-        bringUp(StepKind.BRING_UP, string);
-        list.add(
-                StepKind.CHECK_BRIDGE,
-                position,
-                List.of(Material.RIGHT_ANGLE_CARD),
-                setUp.family() == Family.CELLO
-                        ? List.of(Caution.BRIDGE, Caution.NO_WEIGHT_ON_SOUND_HOLES)
-                        : List.of(Caution.BRIDGE));
-    }
-
-    private void prepare(StringSpec string, WindingPlan winding) {
-        Position position = string.position();
         if (isBass() && schools.bass().felts() == Schools.Felts.FITTED) {
             list.add(StepKind.FIT_FELT, position, Material.FELTS);
         }
-        boolean bassTip = isBass() && schools.bass().spareTip() == Schools.SpareTip.TRIMMED_BEFORE_FITTING;
-        if (winding.trimMm() > 0 || bassTip) {
-            Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
-            figures.put(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE));
-            if (winding.trimMm() > 0) {
-                figures.put(TRIM, Figure.workedOut(winding.trimMm(), Unit.MILLIMETRE, winding.origin()));
-            }
-            list.add(StepKind.TRIM_TIP, position, List.of(Material.CUTTER), List.of(Caution.CUTTER), figures);
+        double wrappedMm = wrappedMm(string, choice);
+        StringSpec fitted = wrappedMm > 0 ? string.shortenedBy(wrappedMm) : trim(string, choice);
+        guard(string);
+        WindingPlan winding = WindingPlan.of(setUp, fitted, choice);
+        if (schools.atPeg().firstEnd() == Schools.FirstEnd.PEG_FIRST) {
+            lock(position, winding, choice, wrappedMm);
+            list.add(
+                    StepKind.WIND_FIRST_PART,
+                    position,
+                    turning(),
+                    list.winding(turningCautions()),
+                    partOf(winding, winding.beforeHangingTurns()));
+            hang(position);
+            wind(position, winding, choice, partOf(winding, winding.afterHangingTurns()));
+        } else {
+            hang(position);
+            lock(position, winding, choice, wrappedMm);
+            wind(position, winding, choice, Map.of());
         }
+        list.add(StepKind.SEAT_IN_GROOVES, position);
+        if (!setUp.family().restsOnLap()) {
+            list.add(StepKind.PRESS_INTO_BENDS, position, List.of(), thick());
+        }
+        list.add(StepKind.CLOSE_UP_TURNS, position);
+        bringUp(StepKind.BRING_UP, fitted, choice.lock().forBassOnly());
+        list.checkBridge(position);
+    }
+
+    /** {@return what of a bass string that is too long is wrapped round its standing part instead of cut or wound} */
+    private double wrappedMm(StringSpec string, WindingChoice choice) {
+        boolean wraps = isBass() && schools.bass().spareTip() == Schools.SpareTip.WRAPPED;
+        return wraps ? WindingPlan.of(setUp, string, choice).spareMm() : 0;
+    }
+
+    /**
+     * Bends and trims the tip where the pegbox asks for it, or a bass string's by choice; steel only, since a gut or synthetic
+     * core unravels where its silk is cut.
+     *
+     * @return the string that is wound, shorter by what was cut off
+     */
+    private StringSpec trim(StringSpec string, WindingChoice choice) {
+        boolean byChoice = isBass() && schools.bass().spareTip() == Schools.SpareTip.TRIMMED_BEFORE_FITTING;
+        WindingPlan untrimmed = WindingPlan.of(setUp, string, choice);
+        if (!string.core().isSteel() || !(byChoice || !isBass() && untrimmed.trimMm() > 0)) {
+            return string;
+        }
+        StringSpec trimmed = string.shortenedBy(untrimmed.trimMm());
+        WindingPlan winding = WindingPlan.of(setUp, trimmed, choice);
+        Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
+        figures.put(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE));
+        figures.put(PAST_SHAFT, Figure.workedOut(winding.pastShaftMm(), Unit.MILLIMETRE, winding.origin()));
+        if (untrimmed.trimMm() > 0) {
+            figures.put(TRIM, Figure.workedOut(untrimmed.trimMm(), Unit.MILLIMETRE, winding.origin()));
+        }
+        list.add(StepKind.TRIM_TIP, string.position(), List.of(Material.CUTTER), List.of(Caution.CUTTER), figures);
+        return trimmed;
+    }
+
+    /** A steel I cuts into the bridge without a tube or a parchment; never both. */
+    private void guard(StringSpec string) {
+        Position position = string.position();
         if (position == Position.I && list.guard() == Guard.PARCHMENT) {
-            list.add(StepKind.TAKE_TUBE_OFF, position);
+            list.add(StepKind.TAKE_TUBE_OFF, position, List.of(Material.CUTTER), List.of(Caution.CUTTER));
         } else if (position == Position.I && !isBass() && string.core() == StringCore.PLAIN_STEEL) {
             list.add(StepKind.SLIDE_TUBE_ON, position, Material.TUBE);
         }
@@ -214,28 +235,55 @@ final class StringSteps {
         }
     }
 
-    private void lockAndWind(Position position, WindingPlan winding, WindingChoice choice) {
-        list.add(
-                lockKind(choice.lock()),
-                position,
-                List.of(Material.NEW_STRING),
-                List.of(Caution.SHARP_ENDS),
-                Map.of(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE)));
-        if (setUp.pegKind() == PegKind.MACHINE_HEAD || choice.way() == Way.UNDER) {
-            list.add(
-                    choice.way() == Way.UNDER ? StepKind.WIND_UNDER : StepKind.WIND_BY_CRANK,
-                    position,
-                    List.of(Material.WINDER),
-                    List.of(Caution.POWERED_WINDER, Caution.ADULT_WINDS),
-                    windingFigures(winding));
-        } else {
-            list.add(
-                    choice.wall() == Wall.WOUND_TO_WALL ? StepKind.WIND_TO_WALL : StepKind.WIND_LEAVING_GAP,
-                    position,
-                    List.of(),
-                    List.of(Caution.ADULT_WINDS),
-                    windingFigures(winding));
+    private void lock(Position position, WindingPlan winding, WindingChoice choice, double wrappedMm) {
+        Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
+        figures.put(TIP, Figure.byDefault(winding.tipMm() + wrappedMm, Unit.MILLIMETRE));
+        if (choice.lock() == Lock.FAR_SIDE_THEN_CROSS) {
+            figures.put(FAR_SIDE_TURNS, Figure.workedOut(winding.farSideTurns(), Unit.TURN, winding.origin()));
         }
+        list.add(lockKind(choice.lock()), position, List.of(Material.NEW_STRING), List.of(Caution.SHARP_ENDS), figures);
+    }
+
+    private void wind(
+            Position position, WindingPlan winding, WindingChoice choice, Map<StepFigure, Figure> partFigures) {
+        StepKind kind = windingKind(winding, choice);
+        Map<StepFigure, Figure> figures = windingFigures(winding);
+        figures.putAll(partFigures);
+        if (choice.wall() == Wall.WOUND_TO_WALL && kind != StepKind.WIND_TO_WALL) {
+            figures.put(
+                    WALL_GAP, Figure.workedOut(Math.max(0, winding.wallGapMm()), Unit.MILLIMETRE, winding.origin()));
+        }
+        list.add(kind, position, turning(), list.winding(turningCautions()), figures);
+    }
+
+    private StepKind windingKind(WindingPlan winding, WindingChoice choice) {
+        if (choice.way() == Way.UNDER) {
+            return StepKind.WIND_UNDER;
+        }
+        if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
+            return StepKind.WIND_BY_CRANK;
+        }
+        return choice.wall() == Wall.WOUND_TO_WALL && winding.leansOnWall()
+                ? StepKind.WIND_TO_WALL
+                : StepKind.WIND_LEAVING_GAP;
+    }
+
+    private List<Material> turning() {
+        return setUp.pegKind() == PegKind.MACHINE_HEAD ? List.of(Material.WINDER) : List.of();
+    }
+
+    private Caution[] turningCautions() {
+        return setUp.pegKind() == PegKind.MACHINE_HEAD ? new Caution[] {Caution.POWERED_WINDER} : new Caution[0];
+    }
+
+    private Map<StepFigure, Figure> partOf(WindingPlan winding, double turns) {
+        boolean machine = setUp.pegKind() == PegKind.MACHINE_HEAD;
+        double knobTurns = winding.knobTurnsOf(turns);
+        return Map.of(
+                PART_TURNS,
+                Figure.workedOut(turns, Unit.TURN, winding.origin()),
+                machine ? PART_CRANK_TURNS : PART_HALF_TURNS,
+                Figure.workedOut(machine ? knobTurns : 2 * knobTurns, Unit.TURN, winding.origin()));
     }
 
     private static StepKind lockKind(Lock lock) {
@@ -251,7 +299,6 @@ final class StringSteps {
         Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
         Origin origin = winding.origin();
         figures.put(TURNS, Figure.workedOut(winding.turns().count(), Unit.TURN, origin));
-        figures.put(FAR_SIDE_TURNS, Figure.workedOut(winding.farSideTurns(), Unit.TURN, origin));
         if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
             figures.put(CRANK_TURNS, Figure.workedOut(winding.knobTurns(), Unit.TURN, origin));
         } else {
@@ -265,23 +312,24 @@ final class StringSteps {
     void servicePeg(StringSpec string, WindingChoice choice, PegCondition peg) {
         Position position = string.position();
         backOutFineTuner(position);
-        testMachine(position);
+        list.testMachine(position);
         list.setTensionN(position, 0);
         list.add(StepKind.LET_DOWN_AT_PEG, position, List.of(), List.of(Caution.EYES, Caution.SHARP_ENDS));
         treatPeg(position, peg);
-        list.add(StepKind.GRAPHITE, position, Material.SOFT_PENCIL);
+        list.graphite(position);
         list.add(
                 StepKind.REWIND,
                 position,
-                List.of(),
-                List.of(Caution.ADULT_WINDS),
+                turning(),
+                list.winding(turningCautions()),
                 windingFigures(WindingPlan.of(setUp, string, choice)));
         list.add(StepKind.SEAT_IN_GROOVES, position);
-        bringUp(StepKind.BRING_BACK_UP, string);
-        list.add(StepKind.CHECK_BRIDGE, position, List.of(Material.RIGHT_ANGLE_CARD), List.of(Caution.BRIDGE));
+        list.add(StepKind.CLOSE_UP_TURNS, position);
+        bringUp(StepKind.BRING_BACK_UP, string, choice.lock().forBassOnly());
+        list.checkBridge(position);
     }
 
-    private void bringUp(StepKind kind, StringSpec string) {
+    private void bringUp(StepKind kind, StringSpec string, boolean knotted) {
         Position position = string.position();
         Elasticity elasticity = setUp.elasticity(string);
         Origin scaleOrigin = setUp.weakestOrigin(Quantity.VIBRATING_LENGTH);
@@ -302,6 +350,9 @@ final class StringSteps {
         if (isBass()) {
             cautions.add(Caution.BALL_UNDER_LOAD);
         }
+        if (knotted) {
+            cautions.add(Caution.TIP_ON_NEIGHBOUR);
+        }
         list.add(kind, position, List.of(Material.TUNER, Material.EYE_PROTECTION), cautions, figures);
     }
 
@@ -310,20 +361,6 @@ final class StringSteps {
                 setUp.positions().stream().mapToDouble(list::tensionAfterN).sum();
         return Figure.workedOut(
                 Drag.ofRaising(setUp, string, stuckShare.value(), allN).degrees(), Unit.DEGREE, stuckShare.origin());
-    }
-
-    /** Some strings raised together to a share of their tension. */
-    void raise(StepKind kind, List<Position> positions, double share) {
-        positions.forEach(position -> list.setTensionN(position, share * list.tensionAfterN(position)));
-        list.add(
-                kind,
-                null,
-                List.of(Material.TUNER, Material.EYE_PROTECTION),
-                List.of(Caution.EYES, Caution.BRIDGE),
-                Map.of(
-                        TENSION_SHARE, Figure.byDefault(share, Unit.SHARE),
-                        BELOW_PITCH,
-                                Figure.byDefault(Cents.ofTensionFraction(share).value(), Unit.CENT)));
     }
 
     private List<Caution> thick() {

@@ -64,6 +64,14 @@ public record Size(Family family, String code, double vibratingLengthMm) {
                         + of(family).stream().map(Size::code).toList()));
     }
 
+    /** A size whose vibrating length is less than this share of the full size's is a child's. */
+    private static final double CHILDS = 0.94;
+
+    /** {@return whether it is made for a child: ¾ and smaller, on the bass ½ and smaller} */
+    public boolean forChildren() {
+        return scale() < CHILDS;
+    }
+
     /** {@return this size's vibrating length over that of the family's first size} */
     double scale() {
         return vibratingLengthMm / of(family).get(0).vibratingLengthMm;

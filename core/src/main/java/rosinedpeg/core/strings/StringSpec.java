@@ -68,6 +68,29 @@ public record StringSpec(
         new Range(topSilkStartMm, 2200, Unit.MILLIMETRE).require("totalLengthMm", totalLengthMm);
     }
 
+    /**
+     * The same string with its tip cut shorter.
+     *
+     * @param cutMm what is cut off, 0 mm to where the top silk starts
+     * @throws rosinedpeg.core.figure.OutOfRangeException when that would cut into the playing length
+     */
+    public StringSpec shortenedBy(double cutMm) {
+        new Range(0, totalLengthMm - topSilkStartMm, Unit.MILLIMETRE).require("cutMm", cutMm);
+        return new StringSpec(
+                position,
+                core,
+                winding,
+                end,
+                nominalPitch,
+                designLengthMm,
+                tensionN,
+                diameterMm,
+                axialStiffnessN,
+                tailSilkEndMm,
+                topSilkStartMm,
+                totalLengthMm - cutMm);
+    }
+
     /** {@return mass per length in kg/m, from tension, length and pitch} */
     public double massPerLengthKgM() {
         return Tension.massPerLengthKgM(tensionN, designLengthMm, nominalPitch.frequencyHz(ReferenceA.STANDARD));

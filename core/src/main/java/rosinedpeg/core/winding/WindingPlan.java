@@ -32,10 +32,13 @@ import rosinedpeg.core.strings.StringSpec;
  * @param sideAngleDeg how far the string bends sideways at the nut, 0 in line with its groove
  * @param shaftDegrees how far the shaft is turned from the first grip to pitch
  * @param knobTurns how far knob or crank are turned, which a gear multiplies
+ * @param beforeHangingTurns where the peg end goes on first, the turns on the shaft before the tail end is hung
+ * @param pastShaftMm how much string lies beyond the shaft when it is laid along the instrument, slack
  * @param drawPegOut whether the hole lies so near the wall that the peg is better drawn out to reach it
  * @param clockwise the way to turn knob or shaft to tighten, seen from its end
  * @param outcome whether it holds and finds room
- * @param trimMm what is to be cut off to come to a good number of turns; 0 when nothing may be
+ * @param spareMm what is too long for a good number of turns; 0 when it finds room
+ * @param trimMm what is to be cut off of it; 0 when nothing may be
  * @param origin measured when all that it rests on was
  */
 public record WindingPlan(
@@ -52,9 +55,12 @@ public record WindingPlan(
         double sideAngleDeg,
         double shaftDegrees,
         double knobTurns,
+        double beforeHangingTurns,
+        double pastShaftMm,
         boolean drawPegOut,
         boolean clockwise,
         Outcome outcome,
+        double spareMm,
         double trimMm,
         Origin origin) {
 
@@ -64,6 +70,13 @@ public record WindingPlan(
     private static final double LEAST_ON_FAR_SIDE = 1;
     /** Turns that a string which is too long is trimmed to. */
     private static final double TRIM_TO_TURNS = 3;
+
+    /** Where the peg end goes on first, this share of the turns is left for after the tail end is hung. */
+    private static final double LAST_PART = 1 / 3.0;
+    /** Slack, as a share of the vibrating length, without which a tail end does not come to its slot. */
+    private static final double SLACK_TO_HANG = 0.03;
+    /** A last turn no further than this from the wall leans on it. */
+    private static final double LEANS_MM = 0.1;
 
     /** What comes of it. */
     public enum Outcome {
@@ -114,6 +127,14 @@ public record WindingPlan(
         double farEnd = hole - knob * (onFarSideMm + stringMm / 2);
         double ratio = setUp.pegKind().holdsByFriction() ? 1 : setUp.value(Quantity.GEAR_RATIO);
         Outcome outcome = turns.outcome(setUp.family());
+        double perTurnMm = Math.PI * (shaftMm + stringMm);
+        double spareMm = outcome == Outcome.TOO_LONG
+                ? Math.min(
+                        (turns.count() - TRIM_TO_TURNS) * perTurnMm, string.totalLengthMm() - string.topSilkStartMm())
+                : 0;
+        double stretchMm = setUp.elasticity(string).stretchMm();
+        double lastTurns = Math.max(
+                LAST_PART * count, (stretchMm + SLACK_TO_HANG * setUp.value(Quantity.VIBRATING_LENGTH)) / perTurnMm);
         return new WindingPlan(
                 position,
                 turns,
@@ -128,12 +149,13 @@ public record WindingPlan(
                 Math.toDegrees(Math.atan((leavesX - grooveX) / pegbox.fromNutMm(position))),
                 360 * count,
                 count * ratio,
+                Math.max(0, count - lastTurns),
+                turns.count() * perTurnMm + lock.tipMm(setUp.family(), shaftMm, stringMm) - stretchMm,
                 setUp.value(Quantity.HOLE_TO_WALL, position) < HARD_TO_REACH * shaftMm,
                 clockwise(setUp, knob, choice.way()),
                 outcome,
-                outcome == Outcome.TOO_LONG && string.core().isSteel()
-                        ? (turns.count() - TRIM_TO_TURNS) * Math.PI * (shaftMm + stringMm)
-                        : 0,
+                spareMm,
+                string.core().isSteel() ? spareMm : 0,
                 setUp.weakestOrigin(List.of(
                         Measurable.of(Quantity.VIBRATING_LENGTH),
                         Measurable.of(Quantity.AFTERLENGTH),
@@ -157,6 +179,21 @@ public record WindingPlan(
     /** Over the top the upper face of the shaft goes away from the nut. A mirrored instrument turns the other way. */
     private static boolean clockwise(SetUp setUp, int knob, Way way) {
         return (knob > 0) ^ (way == Way.UNDER) ^ setUp.leftHanded();
+    }
+
+    /** {@return where the peg end goes on first, the turns on the shaft once the tail end is hung} */
+    public double afterHangingTurns() {
+        return turns.count() <= 0 ? 0 : turns.count() - beforeHangingTurns;
+    }
+
+    /** {@return how far knob or crank are turned for some of the turns on the shaft} */
+    public double knobTurnsOf(double someTurns) {
+        return shaftDegrees == 0 ? 0 : someTurns * 360 * knobTurns / shaftDegrees;
+    }
+
+    /** {@return whether the last turn leans on the wall on the knob's side} */
+    public boolean leansOnWall() {
+        return wallGapMm <= LEANS_MM;
     }
 
     /** {@return how often the hand turns knob or shaft by half a turn} */
