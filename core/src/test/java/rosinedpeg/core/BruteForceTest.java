@@ -6,15 +6,20 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import net.jqwik.api.Arbitraries;
 import net.jqwik.api.Arbitrary;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
 import net.jqwik.api.constraints.DoubleRange;
+import net.jqwik.api.constraints.IntRange;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import rosinedpeg.core.clearance.Clearance;
 import rosinedpeg.core.clearance.Obstacle;
@@ -24,6 +29,7 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -87,6 +93,201 @@ class BruteForceTest {
         assertThat(first.leastTreble())
                 .as("and none of the schools holds it better")
                 .isGreaterThanOrEqualTo(best - 1e-9);
+    }
+
+    /**
+     * Whatever is broken and whatever lies over what: the order found is as good as the best of all there are. The rules are
+     * written again here, and every state is improved from its neighbours until nothing changes.
+     */
+    @Property(tries = 120)
+    void noWayFromWhatIsBrokenHoldsThePostBetter(
+            @ForAll Family family,
+            @ForAll boolean five,
+            @ForAll("schoolsOfOne") Schools.Off off,
+            @ForAll @IntRange(min = 1, max = 31) int chosenBits,
+            @ForAll @IntRange(min = 1, max = 31) int brokenBits,
+            @ForAll Random random) {
+        SetUp setUp = Examples.instrument(family, random.nextInt(8), five);
+        Map<Position, StringSpec> present = Examples.set(setUp);
+        Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
+        Set<Position> broken = EnumSet.noneOf(Position.class);
+        Map<Position, Set<Position>> over = new EnumMap<>(Position.class);
+        for (Position position : setUp.positions()) {
+            if ((chosenBits >> position.ordinal() & 1) == 1) {
+                replacements.put(position, heavier(present.get(position), 0.8 + 0.4 * random.nextDouble()));
+                if ((brokenBits >> position.ordinal() & 1) == 1) {
+                    broken.add(position);
+                }
+            }
+            over.put(
+                    position,
+                    setUp.positions().stream()
+                            .filter(other -> other != position && random.nextInt(4) == 0)
+                            .filter(other -> !over.getOrDefault(other, Set.of()).contains(position))
+                            .collect(Collectors.toSet()));
+        }
+        if (replacements.isEmpty()) {
+            return;
+        }
+        ChangeRequest request = ChangeRequest.usual(setUp, present, replacements)
+                .covered(over)
+                .withBroken(broken)
+                .by(Schools.USUAL.with(off, Schools.Begin.BEST_HELD));
+        ChangePlan plan = ChangePlanner.plan(request);
+        double best = Math.min(new EveryWay(request).best(), broken.isEmpty() ? 1 : Double.POSITIVE_INFINITY);
+        // Where a foot lifts on every way there is nothing to compare.
+        if (best >= 0) {
+            Position firstOn = plan.order().get(0);
+            double least = plan.steps().stream()
+                    .dropWhile(step -> !broken.isEmpty()
+                            && step.kind() != StepKind.SET_ASIDE_NEIGHBOUR
+                            && !(step.kind() == StepKind.BRING_UP && step.position() == firstOn))
+                    .mapToDouble(step -> step.sharesAfter().treble())
+                    .min()
+                    .orElseThrow();
+            assertThat(least).as(off + ", broken " + broken).isCloseTo(best, within(1e-9));
+        }
+    }
+
+    @Provide
+    Arbitrary<Schools.Off> schoolsOfOne() {
+        return Arbitraries.of(Schools.Off.ONE_AT_A_TIME, Schools.Off.ONE_A_DAY);
+    }
+
+    /** Strings in one of five states each, and whether the instrument has to rest before another comes off. */
+    private static final class EveryWay {
+
+        private final ChangeRequest request;
+        private final SetUp setUp;
+        private final List<Position> positions;
+        private final Map<Position, Double> beforeN;
+        private final Map<Position, Double> afterN;
+        private final double fullTrebleN;
+        private final double fullBassN;
+        private final Map<String, Double> best = new HashMap<>();
+
+        EveryWay(ChangeRequest request) {
+            this.request = request;
+            this.setUp = request.setUp();
+            this.positions = setUp.positions();
+            this.beforeN = setUp.tensionsN(request.present());
+            this.afterN = setUp.tensionsN(request.afterwards());
+            this.fullTrebleN = trebleN(setUp, beforeN);
+            this.fullBassN = bassN(beforeN);
+        }
+
+        private double bassN(Map<Position, Double> tensionsN) {
+            Map<Position, Double> mirrored = new EnumMap<>(Position.class);
+            double press = Math.sin(Math.toRadians(setUp.value(Quantity.FRONT_ANGLE)))
+                    + Math.sin(Math.toRadians(setUp.value(Quantity.BACK_ANGLE)));
+            mirrored.putAll(tensionsN);
+            return mirrored.entrySet().stream()
+                    .mapToDouble(entry -> entry.getValue()
+                            * press
+                            * (0.5 - setUp.xAtBridgeMm(entry.getKey()) / setUp.value(Quantity.FOOT_SPAN)))
+                    .sum();
+        }
+
+        /** b before, a aside, o off, n new, m new and aside; then r when it has to rest. */
+        private double width(String state) {
+            Map<Position, Double> nowN = new EnumMap<>(Position.class);
+            for (int i = 0; i < positions.size(); i++) {
+                double fullN = (state.charAt(i) < 'm' ? beforeN : afterN).get(positions.get(i));
+                nowN.put(
+                        positions.get(i),
+                        switch (state.charAt(i)) {
+                            case 'o' -> 0.0;
+                            case 'a' -> 0.25 * beforeN.get(positions.get(i));
+                            case 'm' -> 0.25 * afterN.get(positions.get(i));
+                            case 'n' -> afterN.get(positions.get(i));
+                            default -> fullN;
+                        });
+            }
+            return bassN(nowN) / fullBassN <= 0.001 ? -1 : trebleN(setUp, nowN) / fullTrebleN;
+        }
+
+        double best() {
+            StringBuilder from = new StringBuilder();
+            StringBuilder to = new StringBuilder();
+            for (Position position : positions) {
+                from.append(request.broken().contains(position) ? 'o' : 'b');
+                to.append(request.replacements().containsKey(position) ? 'n' : 'b');
+            }
+            best.put(from + "-", Double.POSITIVE_INFINITY);
+            boolean changes = true;
+            while (changes) {
+                changes = false;
+                for (String state : List.copyOf(best.keySet())) {
+                    for (String next : next(state)) {
+                        double width = Math.min(best.get(state), width(next));
+                        if (width > best.getOrDefault(next, Double.NEGATIVE_INFINITY)) {
+                            best.put(next, width);
+                            changes = true;
+                        }
+                    }
+                }
+            }
+            return best.get(to + "-");
+        }
+
+        private List<String> next(String state) {
+            List<String> next = new ArrayList<>();
+            boolean rest = state.endsWith("r");
+            boolean anyOff = state.indexOf('o') >= 0;
+            boolean anyAside = state.indexOf('a') >= 0 || state.indexOf('m') >= 0;
+            if (rest && !anyOff && !anyAside) {
+                next.add(state.substring(0, positions.size()) + "-");
+            }
+            for (int i = 0; i < positions.size(); i++) {
+                boolean wanted = request.replacements().containsKey(positions.get(i));
+                boolean free = request.over(positions.get(i)).stream()
+                        .noneMatch(other -> "bn".indexOf(state.charAt(positions.indexOf(other))) >= 0);
+                Position here = positions.get(i);
+                // Only what lies over a string that is still to be changed makes way.
+                boolean inTheWay = IntStream.range(0, positions.size())
+                        .filter(other -> "abo".indexOf(state.charAt(other)) >= 0)
+                        .mapToObj(positions::get)
+                        .filter(request.replacements()::containsKey)
+                        .anyMatch(other -> request.over(other).contains(here));
+                switch (state.charAt(i)) {
+                    case 'b' -> {
+                        if (inTheWay) {
+                            next.add(with(state, i, 'a'));
+                        }
+                        if (wanted && free && !anyOff && !rest) {
+                            next.add(with(state, i, 'o'));
+                        }
+                    }
+                    case 'a' -> {
+                        next.add(with(state, i, 'b'));
+                        if (wanted && free && !anyOff && !rest) {
+                            next.add(with(state, i, 'o'));
+                        }
+                    }
+                    case 'n' -> {
+                        if (inTheWay) {
+                            next.add(with(state, i, 'm'));
+                        }
+                    }
+                    case 'm' -> next.add(with(state, i, 'n'));
+                    default -> {
+                        if (free) {
+                            String on = with(state, i, 'n');
+                            boolean more = IntStream.range(0, positions.size())
+                                    .anyMatch(other -> "ab".indexOf(on.charAt(other)) >= 0
+                                            && request.replacements().containsKey(positions.get(other)));
+                            boolean oneADay = request.schools().order().off() == Schools.Off.ONE_A_DAY;
+                            next.add(oneADay && more ? on.substring(0, positions.size()) + "r" : on);
+                        }
+                    }
+                }
+            }
+            return next;
+        }
+
+        private static String with(String state, int i, char now) {
+            return state.substring(0, i) + now + state.substring(i + 1);
+        }
     }
 
     private static StringSpec heavier(StringSpec string, double factor) {

@@ -1,6 +1,8 @@
 package rosinedpeg.core;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import rosinedpeg.core.pitch.Pitch;
@@ -68,6 +70,35 @@ public final class Examples {
     /** A full-size instrument of any family with nothing measured. */
     public static SetUp instrument(Family family) {
         return SetUp.unmeasured(Size.of(family).get(0));
+    }
+
+    /** Any size of a family, with a fifth string below the others if wanted; a size too many begins again at the first. */
+    public static SetUp instrument(Family family, int size, boolean five) {
+        List<Size> sizes = Size.of(family);
+        SetUp setUp = SetUp.unmeasured(sizes.get(size % sizes.size()));
+        if (!five) {
+            return setUp;
+        }
+        List<Pitch> pitches = new ArrayList<>(setUp.openStrings());
+        pitches.add(pitches.get(3).up(family == Family.BASS ? -5 : -7));
+        return new SetUp(setUp.size(), false, setUp.referenceA(), pitches, Map.of(), setUp.tailEnds());
+    }
+
+    /** The same string of another core and length. */
+    public static StringSpec with(StringSpec string, StringCore core, double totalMm) {
+        return new StringSpec(
+                string.position(),
+                core,
+                string.winding(),
+                string.end(),
+                string.nominalPitch(),
+                string.designLengthMm(),
+                string.tensionN(),
+                string.diameterMm(),
+                string.axialStiffnessN(),
+                string.tailSilkEndMm(),
+                string.topSilkStartMm(),
+                totalMm);
     }
 
     /** The usual strings of an instrument, I first, of four or five. */

@@ -162,7 +162,7 @@ class NextRoundTest {
                     left
                             ? new BenchEvent.StepSkipped(sequence, AT, step.index())
                             : new BenchEvent.StepDone(sequence, AT, step.index()));
-            if (step.kind() == StepKind.SEAT_IN_GROOVES && !withGraphite) {
+            if (step.kind() == StepKind.CLOSE_UP_TURNS && !withGraphite) {
                 ledger.add(new BenchEvent.StepSkipped(sequence + 1, AT, graphite(plan)));
             }
         }

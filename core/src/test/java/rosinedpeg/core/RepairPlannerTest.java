@@ -201,36 +201,43 @@ class RepairPlannerTest {
         ChangeRequest low = ChangeRequest.usual(bass, set, Map.of(IV, set.get(IV)));
         return Stream.of(
                 Arguments.of(violin.bridgeDown(), """
-                        REST_INSTRUMENT, LOOK_FOR_POST, LET_ALL_DOWN, GRAPHITE I, GRAPHITE II, GRAPHITE III, GRAPHITE IV,
+                        LAY_FLAT, LOOK_FOR_POST, LET_ALL_DOWN, WASH_HANDS, GRAPHITE I, GRAPHITE II, GRAPHITE III, GRAPHITE IV,
                         SLIDE_BRIDGE_UNDER, STAND_BRIDGE, """ + " " + rounds + end),
                 Arguments.of(violin.tailpieceChange(), """
-                        LOOK_OVER, LAY_OUT_KIT, REST_INSTRUMENT, MARK_BRIDGE, LET_ALL_DOWN, UNHOOK_IN_ORDER,
-                        CHANGE_TAILPIECE, SET_TAIL_CORD, HOOK_BACK, SLIDE_BRIDGE_UNDER, STAND_BRIDGE, """ + " " + rounds + end),
+                        LOOK_OVER, LAY_OUT_KIT, LAY_FLAT, MARK_BRIDGE, LET_ALL_DOWN, UNHOOK_IN_ORDER, TIE_STRINGS,
+                        CHANGE_TAILPIECE, SET_TAIL_CORD, HOOK_BACK, CHECK_STRING_PLACES, LOOK_FOR_POST,
+                        SLIDE_BRIDGE_UNDER, STAND_BRIDGE, """ + " " + rounds + end),
                 Arguments.of(violin.graphite(), """
-                        LOOK_OVER, TUNE_AND_STRAIGHTEN, REST_INSTRUMENT, MARK_BRIDGE,
-                        SET_ASIDE_NEIGHBOUR I, GRAPHITE I, RETURN_NEIGHBOUR I,
-                        SET_ASIDE_NEIGHBOUR II, GRAPHITE II, RETURN_NEIGHBOUR II,
-                        SET_ASIDE_NEIGHBOUR III, GRAPHITE III, RETURN_NEIGHBOUR III,
-                        SET_ASIDE_NEIGHBOUR IV, GRAPHITE IV, RETURN_NEIGHBOUR IV, EASE_BRIDGE_BACK, """ + " " + end),
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, WASH_HANDS, REST_INSTRUMENT, MARK_BRIDGE,
+                        SET_ASIDE_NEIGHBOUR I, GRAPHITE I, RETURN_NEIGHBOUR I, CHECK_BRIDGE I,
+                        SET_ASIDE_NEIGHBOUR II, GRAPHITE II, RETURN_NEIGHBOUR II, CHECK_BRIDGE II,
+                        SET_ASIDE_NEIGHBOUR III, GRAPHITE III, RETURN_NEIGHBOUR III, CHECK_BRIDGE III,
+                        SET_ASIDE_NEIGHBOUR IV, GRAPHITE IV, RETURN_NEIGHBOUR IV, CHECK_BRIDGE IV,
+                        EASE_BRIDGE_BACK, """ + " " + end),
                 Arguments.of(violin.pegService(Map.of(I, PegCondition.STICKS)), """
-                        LOOK_OVER, TUNE_AND_STRAIGHTEN, REST_INSTRUMENT, MARK_BRIDGE, BACK_OUT_FINE_TUNER I,
-                        LET_DOWN_AT_PEG I, TREAT_PEG I, GRAPHITE I, REWIND I, SEAT_IN_GROOVES I, BRING_BACK_UP I,
-                        CHECK_BRIDGE I, """ + " " + end),
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, WASH_HANDS, REST_INSTRUMENT, MARK_BRIDGE, BACK_OUT_FINE_TUNER I,
+                        LET_DOWN_AT_PEG I, TREAT_PEG I, GRAPHITE I, REWIND I, SEAT_IN_GROOVES I, CLOSE_UP_TURNS I,
+                        BRING_BACK_UP I, CHECK_BRIDGE I, """ + " " + end),
                 Arguments.of(RepairPlanner.emergency(low), """
-                        SET_ASIDE_NEIGHBOUR III, TEST_MACHINE_DIRECTION IV, LET_DOWN IV, FREE_TAIL_END IV,
+                        TEST_MACHINE_DIRECTION III, SET_ASIDE_NEIGHBOUR III,
+                        TEST_MACHINE_DIRECTION IV, LET_DOWN IV, FREE_TAIL_END IV,
                         HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV, LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV,
-                        PRESS_INTO_BENDS IV, SEAT_IN_GROOVES IV, BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III,
-                        RECORD"""),
+                        SEAT_IN_GROOVES IV, PRESS_INTO_BENDS IV, CLOSE_UP_TURNS IV, BRING_UP IV, CHECK_BRIDGE IV,
+                        RETURN_NEIGHBOUR III, CHECK_BRIDGE III, TUNING_ROUND, RECORD"""),
                 Arguments.of(RepairPlanner.emergency(low.withBroken(Set.of(IV))), """
-                        SET_ASIDE_NEIGHBOUR III, TAKE_OUT_REMAINS IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
-                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV, PRESS_INTO_BENDS IV, SEAT_IN_GROOVES IV,
-                        BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III, RECORD"""),
+                        TEST_MACHINE_DIRECTION III, SET_ASIDE_NEIGHBOUR III,
+                        TEST_MACHINE_DIRECTION IV, TAKE_OUT_REMAINS IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
+                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV, SEAT_IN_GROOVES IV, PRESS_INTO_BENDS IV,
+                        CLOSE_UP_TURNS IV, BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III, CHECK_BRIDGE III,
+                        TUNING_ROUND, RECORD"""),
                 Arguments.of(ChangePlanner.plan(low), """
-                        LOOK_OVER, TUNE_AND_STRAIGHTEN, LAY_OUT_KIT, LAY_ON_BACK_AND_BLOCK, MARK_BRIDGE,
-                        SET_ASIDE_NEIGHBOUR III, TEST_MACHINE_DIRECTION IV, LET_DOWN IV, FREE_TAIL_END IV,
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, LAY_OUT_KIT, WASH_HANDS, LAY_ON_BACK_AND_BLOCK, MARK_BRIDGE,
+                        TEST_MACHINE_DIRECTION III, SET_ASIDE_NEIGHBOUR III,
+                        TEST_MACHINE_DIRECTION IV, LET_DOWN IV, FREE_TAIL_END IV,
                         COIL_OLD_STRING IV, WIPE_FINGERBOARD IV, LOOK_AT_GEARS IV, GRAPHITE IV, FIT_FELT IV, TRIM_TIP IV,
-                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
-                        PRESS_INTO_BENDS IV, SEAT_IN_GROOVES IV, BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III,
+                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_FIRST_PART IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
+                        WIND_BY_CRANK IV, SEAT_IN_GROOVES IV, PRESS_INTO_BENDS IV, CLOSE_UP_TURNS IV, BRING_UP IV,
+                        CHECK_BRIDGE IV, RETURN_NEIGHBOUR III, CHECK_BRIDGE III,
                         TUNING_ROUND, LAST_BRIDGE_CHECK, CHECK_FINE_TUNERS, RECORD"""));
     }
 

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntConsumer;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import rosinedpeg.core.bridge.BridgeEasing;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.figure.Figure;
@@ -158,8 +159,14 @@ public final class MishapPlanner {
                 standing(Schools.Stance.SQUARE),
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
+        carriedN.forEach(left::setTensionN);
+        left.tested(plan.steps().subList(0, reached));
+        left.tested(list.steps());
         for (Step step : toCome()) {
             if (step.position() == null || !still.contains(step.position())) {
+                if (step.kind().turnsEveryPeg()) {
+                    left.testMachines();
+                }
                 step.tensionsAfterN()
                         .forEach((position, tensionN) -> left.setTensionN(
                                 position, still.contains(position) ? carriedN.get(position) : tensionN));
@@ -246,6 +253,9 @@ public final class MishapPlanner {
     /** Writes the steps; says what of the plan comes after them. */
     private List<Step> answer(Mishap mishap, int times) {
         Remedy remedy = remedy(mishap);
+        if (expectedN.values().stream().allMatch(tensionN -> tensionN == 0)) {
+            layFlat();
+        }
         if (times >= remedy.tries()) {
             return remedy.referral().get();
         }
@@ -437,7 +447,7 @@ public final class MishapPlanner {
     /** Nothing holds the post now; what lies on its back already is not moved. */
     private void layFlat() {
         plan.setUp().positions().forEach(position -> list.setTensionN(position, 0));
-        boolean lies = plan.steps().subList(0, reached).stream()
+        boolean lies = Stream.concat(plan.steps().subList(0, reached).stream(), list.steps().stream())
                 .anyMatch(step -> step.kind() == StepKind.LAY_FLAT || step.kind() == StepKind.LAY_ON_BACK_AND_BLOCK);
         if (!lies) {
             list.layFlat();

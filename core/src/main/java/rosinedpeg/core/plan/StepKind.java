@@ -149,6 +149,9 @@ public enum StepKind {
     private static final Set<StepKind> RAISES_TENSION = Set.of(
             BRING_UP, RETURN_NEIGHBOUR, BRING_BACK_UP, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR, TUNING_ROUND);
 
+    private static final Set<StepKind> TURNS_EVERY_PEG =
+            Set.of(LET_ALL_DOWN, LET_ALL_DOWN_A_LITTLE, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR);
+
     private final Place place;
     private final double minutes;
     private final Set<Reading> readings;
@@ -187,6 +190,11 @@ public enum StepKind {
     /** {@return whether the bridge is moved in it on purpose} */
     public boolean movesBridge() {
         return MOVES_BRIDGE.contains(this);
+    }
+
+    /** {@return whether pegs or machines are turned in it one after the other, of all strings or of a pair} */
+    public boolean turnsEveryPeg() {
+        return TURNS_EVERY_PEG.contains(this);
     }
 
     /** {@return whether a string gains tension in it} */

@@ -391,7 +391,7 @@ final class StepList {
     }
 
     /** The same for all of them at once. */
-    private void testMachines() {
+    void testMachines() {
         if (setUp.pegKind() == PegKind.MACHINE_HEAD && testedMachines.addAll(setUp.positions())) {
             tryMachine(null);
         }
