@@ -255,7 +255,7 @@ class PegboxTest {
         assertThat(touch.clearance().string()).isEqualTo(IV);
         assertThat(touch.clearance().obstacle()).isEqualTo(Obstacle.BASS_WALL);
         assertThat(touch.cure()).isEqualTo(Touch.Cure.WIND_ON_OTHER_SIDE);
-        assertThat(touch.otherSideMm()).isGreaterThan(touch.clearance().mm()).isPositive();
+        assertThat(touch.otherwiseMm()).isGreaterThan(touch.clearance().mm()).isPositive();
 
         SetUp shallow = VIOLIN.measured(Map.of(Measurable.of(Quantity.SHAFT_DEPTH, Position.III), 9.5));
         Touch shaft = new StrungPegbox(shallow, SET, Map.of()).touches().get(0);

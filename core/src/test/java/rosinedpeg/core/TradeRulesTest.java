@@ -178,10 +178,10 @@ class TradeRulesTest {
         StringSpec usual = Examples.violinSet().get(Position.II);
         assertThat(kinds(with(usual, StringEnd.LOOP, 45, 384, 540, 54))).contains(FindingKind.END_MISMATCH);
         assertThat(kinds(with(usual, StringEnd.BALL, 60, 384, 540, 54))).contains(FindingKind.TAIL_SILK_ON_BRIDGE);
-        assertThat(kinds(with(usual, StringEnd.BALL, 45, 379, 540, 54)))
+        assertThat(kinds(with(usual, StringEnd.BALL, 45, 360, 540, 54)))
                 .contains(FindingKind.TOP_SILK_ON_PLAYING_LENGTH);
         assertThat(kinds(with(usual, StringEnd.BALL, 45, 384, 470, 54))).contains(FindingKind.TOO_FEW_TURNS);
-        assertThat(kinds(with(usual, StringEnd.BALL, 45, 384, 640, 54))).contains(FindingKind.TOO_MANY_TURNS);
+        assertThat(kinds(with(usual, StringEnd.BALL, 45, 384, 620, 54))).contains(FindingKind.TOO_MANY_TURNS);
         assertThat(kinds(with(usual, StringEnd.BALL, 45, 384, 540, 80))).contains(FindingKind.LOAD_RISE);
         assertThat(new FitCheck(Examples.VIOLIN, Examples.violinSet()).judge(Position.III, usual))
                 .singleElement()

@@ -8,7 +8,9 @@ public enum Obstacle {
     TURNS,
     /** Another string on its way to its peg. */
     STRING,
+    /** The wall on the bass side, beside the string or its own turns. */
     BASS_WALL,
+    /** The same on the treble side. */
     TREBLE_WALL,
     /** The floor, under the string's own turns. */
     FLOOR

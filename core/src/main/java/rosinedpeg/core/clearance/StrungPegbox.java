@@ -20,11 +20,12 @@ import org.hipparchus.optim.univariate.SearchInterval;
 import org.hipparchus.optim.univariate.UnivariateObjectiveFunction;
 import org.hipparchus.optim.univariate.UnivariatePointValuePair;
 import rosinedpeg.core.pegbox.Pegbox;
-import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.HoleSide;
+import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
@@ -37,6 +38,9 @@ import rosinedpeg.core.winding.WindingPlan;
  * convex, so that along the string the distance to one has a single minimum, which Brent's method finds.
  */
 public final class StrungPegbox {
+
+    /** Turns that are pressed further than this into their own wall do not find room beside it. */
+    private static final double LEANS_MM = 0.1;
 
     private final Pegbox pegbox;
     private final Map<Position, StringSpec> strings;
@@ -93,7 +97,7 @@ public final class StrungPegbox {
      */
     public Set<Position> coveredBy(Position position) {
         WindingPlan below = plans.get(position);
-        double room = roomToWorkMm(pegbox.setUp().family());
+        double room = roomToWorkMm(position);
         Set<Position> covering = EnumSet.noneOf(Position.class);
         for (Position other : strings.keySet()) {
             if (other == position || pegbox.fromNutMm(other) <= pegbox.fromNutMm(position)) {
@@ -108,13 +112,17 @@ public final class StrungPegbox {
         return covering;
     }
 
-    /** A thin string finds its hole beside its neighbour; a thick one, that has to be bent and pulled, needs room. */
-    private static double roomToWorkMm(Family family) {
-        return switch (family) {
+    /**
+     * A thin string finds its hole beside its neighbour; a thick one, that has to be bent and pulled, needs room beside it:
+     * some of its own thickness, so that it is the same thing on every size of a family.
+     */
+    private double roomToWorkMm(Position position) {
+        double thicknesses = switch (pegbox.setUp().family()) {
             case VIOLIN, VIOLA -> 0;
-            case CELLO -> 1;
-            case BASS -> 3.2;
+            case CELLO -> 0.8;
+            case BASS -> 1.5;
         };
+        return thicknesses * strings.get(position).diameterMm();
     }
 
     /**
@@ -148,7 +156,10 @@ public final class StrungPegbox {
             found.add(nearest(position, Obstacle.STRING, other, half + otherHalf, p -> toSegment(p, line)));
         }
         for (Side side : Side.values()) {
-            toWall(position, side).ifPresent(found::add);
+            Clearance turns = turnsToWall(position, side);
+            found.add(toWall(position, side)
+                    .filter(string -> string.mm() < turns.mm())
+                    .orElse(turns));
         }
         found.add(toFloor(position));
         found.sort(Comparator.comparingDouble(Clearance::mm));
@@ -178,25 +189,42 @@ public final class StrungPegbox {
     private boolean meant(Clearance clearance) {
         Position position = clearance.string();
         Obstacle ownWall = pegbox.knobSide(position) < 0 ? Obstacle.BASS_WALL : Obstacle.TREBLE_WALL;
-        return clearance.obstacle() == ownWall && choice(position).wall() == Wall.WOUND_TO_WALL;
+        return clearance.obstacle() == ownWall
+                && choice(position).wall() == Wall.WOUND_TO_WALL
+                && plans.get(position).wallGapMm() >= -LEANS_MM;
     }
 
     private Touch touch(Clearance clearance) {
+        WindingChoice now = choice(clearance.string());
+        Map<Touch.Cure, WindingChoice> ways = new EnumMap<>(Touch.Cure.class);
+        ways.put(Touch.Cure.WIND_ON_OTHER_SIDE, now.onOtherSide());
+        if (!now.lock().forBassOnly()) {
+            ways.put(
+                    Touch.Cure.WIND_STRAIGHT,
+                    new WindingChoice(Lock.STRAIGHT_TO_WALL, now.wall(), now.way(), HoleSide.KNOB_SIDE));
+        }
+        Touch last = null;
+        for (Map.Entry<Touch.Cure, WindingChoice> way : ways.entrySet()) {
+            StrungPegbox otherwise = woundOtherwise(clearance.string(), way.getValue());
+            List<Clearance> then = otherwise.clearances(clearance.string());
+            double same = then.stream()
+                    .filter(other -> other.obstacle() == clearance.obstacle() && other.other() == clearance.other())
+                    .mapToDouble(Clearance::mm)
+                    .findFirst()
+                    .orElse(0);
+            if (then.stream().noneMatch(other -> other.touches() && !otherwise.meant(other))) {
+                return new Touch(clearance, same, way.getKey());
+            }
+            last = last == null ? new Touch(clearance, same, Touch.Cure.REFER_TO_REPAIRER) : last;
+        }
+        return last;
+    }
+
+    private StrungPegbox woundOtherwise(Position position, WindingChoice choice) {
         Map<Position, WindingChoice> otherwise = new EnumMap<>(Position.class);
-        strings.keySet().forEach(position -> otherwise.put(position, choice(position)));
-        otherwise.computeIfPresent(clearance.string(), (position, choice) -> choice.onOtherSide());
-        List<Clearance> then = new StrungPegbox(pegbox.setUp(), strings, otherwise).clearances(clearance.string());
-        Optional<Clearance> stillTouching =
-                then.stream().filter(Clearance::touches).findFirst();
-        double same = then.stream()
-                .filter(other -> other.obstacle() == clearance.obstacle() && other.other() == clearance.other())
-                .mapToDouble(Clearance::mm)
-                .findFirst()
-                .orElse(0);
-        return new Touch(
-                clearance,
-                same,
-                stillTouching.isEmpty() ? Touch.Cure.WIND_ON_OTHER_SIDE : Touch.Cure.REFER_TO_REPAIRER);
+        strings.keySet().forEach(other -> otherwise.put(other, choice(other)));
+        otherwise.put(position, choice);
+        return new StrungPegbox(pegbox.setUp(), strings, otherwise);
     }
 
     private Clearance nearest(
@@ -238,6 +266,18 @@ public final class StrungPegbox {
         Clearance entering = toWall(position, side, at(line, enters));
         Clearance leaving = toWall(position, side, line.to());
         return Optional.of(entering.mm() < leaving.mm() ? entering : leaving);
+    }
+
+    /** The turns on a shaft reach further across than the string that leaves it. */
+    private Clearance turnsToWall(Position position, Side side) {
+        WindingPlan plan = plans.get(position);
+        double endMm = side == Side.BASS ? -plan.fromXMm() : plan.toXMm();
+        return new Clearance(
+                position,
+                side == Side.BASS ? Obstacle.BASS_WALL : Obstacle.TREBLE_WALL,
+                null,
+                pegbox.halfWidthMm(pegbox.fromNutMm(position)) - endMm,
+                pegbox.onShaft(position, side == Side.BASS ? plan.fromXMm() : plan.toXMm()));
     }
 
     private Clearance toWall(Position position, Side side, Vector3D point) {

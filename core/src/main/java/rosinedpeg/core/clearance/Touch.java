@@ -6,10 +6,11 @@ import static java.util.Objects.requireNonNull;
  * Something touches in the pegbox: tuning one string then moves another, and a string breaks at the touch.
  *
  * @param clearance what touches, and where
- * @param otherSideMm the same clearance if the string were wound on the other side of its hole
+ * @param otherwiseMm the same clearance if the string were wound as the cure says; with nothing to be cured by winding, on
+ *     the other side of its hole
  * @param cure what to do about it
  */
-public record Touch(Clearance clearance, double otherSideMm, Cure cure) {
+public record Touch(Clearance clearance, double otherwiseMm, Cure cure) {
 
     /** Checks that nothing is missing. */
     public Touch {
@@ -21,6 +22,8 @@ public record Touch(Clearance clearance, double otherSideMm, Cure cure) {
     public enum Cure {
         /** Wound on the other side of its hole the string touches nothing. */
         WIND_ON_OTHER_SIDE,
+        /** With every turn on the knob's side, side by side from the hole, it touches nothing. */
+        WIND_STRAIGHT,
         /** It would touch there too: a repairer moves a hole or takes wood away. */
         REFER_TO_REPAIRER
     }

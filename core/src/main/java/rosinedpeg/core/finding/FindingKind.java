@@ -4,16 +4,20 @@ package rosinedpeg.core.finding;
 public enum FindingKind {
     /** The string is made for another position. No figures. */
     WRONG_POSITION(Part.FIT),
+    /** The string is made for another size. Design length; the instrument's vibrating length. */
+    MADE_FOR_OTHER_SIZE(Part.FIT),
     /** Its end does not go on what the instrument has. No figures. */
     END_MISMATCH(Part.FIT),
-    /** Tail silk lies over the bridge. Silk end from the ball; bridge from the ball. */
+    /** Tail silk lies over the bridge. Silk end from the ball, at pitch; bridge from the ball. */
     TAIL_SILK_ON_BRIDGE(Part.FIT),
-    /** Top silk starts before the nut. Silk start from the ball; nut from the ball. */
+    /** Top silk starts before the nut. Silk start from the ball, at pitch; nut from the ball. */
     TOP_SILK_ON_PLAYING_LENGTH(Part.FIT),
     /** Too short to hold on the peg. Turns; fewest. */
     TOO_FEW_TURNS(Part.FIT),
     /** Too long, crowds the pegbox. Turns; most. */
     TOO_MANY_TURNS(Part.FIT),
+    /** So long that it is the wrong string. Turns; from how many on. */
+    FAR_TOO_MANY_TURNS(Part.FIT),
     /** Does not go through the slot of tuner or tailpiece. Diameter; width of the slot. */
     TOO_THICK_FOR_SLOT(Part.FIT),
     /** Would be pinched in its groove. Diameter; width of the groove. */
@@ -72,7 +76,7 @@ public enum FindingKind {
     TUNER_RATTLES(Part.TAILPIECE),
     /** A fine tuner is all the way in. What its screw has left. */
     TUNER_AT_ITS_END(Part.TAILPIECE),
-    /** A fine tuner's lever nearly touches the top. Distance; least. */
+    /** A fine tuner's lever nearly touches the top, or would with its screw all the way in. What would be left; least. */
     TUNER_LEVER_NEAR_TOP(Part.TAILPIECE),
     /** Peg split, or pegbox cracked beside it. No figures. */
     PEG_CRACKED(Part.PEGS),
@@ -86,9 +90,9 @@ public enum FindingKind {
     PEG_STICKS(Part.PEGS),
     /** The peg's collar comes to the wall before long. Months. */
     COLLAR_RUNS_OUT(Part.PEGS),
-    /** The string touches something in the pegbox, and would not on the other side of its hole. How deep. */
+    /** The string touches something in the pegbox, and would not if it were wound in another way. How deep. */
     STRING_TOUCHES(Part.PEGBOX),
-    /** The string touches something on either side. How deep. */
+    /** The string touches something whichever way it is wound. How deep. */
     STRING_TOUCHES_BOTH_WAYS(Part.PEGBOX),
     /** Its winding is open. No figures. */
     STRING_TO_CHANGE_NOW(Part.STRINGS),

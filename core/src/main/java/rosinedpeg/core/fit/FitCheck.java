@@ -20,19 +20,29 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Turns;
 import rosinedpeg.core.winding.WindingPlan;
 
 /**
- * Judges a new string against the instrument it is meant for: its end, its silk, its length, its pull.
+ * Judges a new string against the instrument it is meant for: its size, its end, its silk, its length, its pull.
  *
- * <p>Positions along the string are counted from the ball. The tail silk must end before the bridge, the top silk must
+ * <p>Positions along the string are counted from the ball, as they come to lie at pitch. The tail silk must end before the bridge, the top silk must
  * start at or just past the nut, and what passes the peg must give enough turns and not too many.
  */
 public final class FitCheck {
 
     /** A rise of the load on the top beyond this is said aloud. */
     public static final double LOAD_RISE_LIMIT = 0.08;
+
+    /** A design length further than this share from the instrument's own is another size's; a default of our own. */
+    public static final double OTHER_SIZE = 0.06;
+    /** Further than this share it is not to be fitted. */
+    public static final double WRONG_SIZE = 0.12;
+
+    private static final double SILK_TOLERANCE_MM = 0.5;
+    /** Silk that reaches further before the nut lies where fingers stop the string. */
+    private static final double SILK_UNDER_FINGER_MM = 10;
 
     private final SetUp setUp;
     private final Map<Position, StringSpec> present;
@@ -87,49 +97,42 @@ public final class FitCheck {
                 .map(Figure::value);
     }
 
+    /** {@return what was found of a string that is locked the usual way} */
+    public List<Finding> judge(Position position, StringSpec string) {
+        return judge(position, string, Lock.FAR_SIDE_THEN_CROSS);
+    }
+
     /**
      * Judges one new string.
      *
      * @param position where it is to go
      * @param string the new string
+     * @param lock how its tip is to be held; a knot takes up some of its length
      * @return what was found, worst first; a single {@code FITS} when nothing is wrong
      */
-    public List<Finding> judge(Position position, StringSpec string) {
+    public List<Finding> judge(Position position, StringSpec string, Lock lock) {
         if (string.position() != position) {
             return List.of(Finding.on(position, FindingKind.WRONG_POSITION, STOPS));
         }
         List<Finding> found = new ArrayList<>();
+        madeForOtherSize(position, string).ifPresent(found::add);
         if (!setUp.tailEnds().get(position).takes(string.end())) {
             found.add(Finding.on(position, FindingKind.END_MISMATCH, STOPS));
         }
-        Origin tailOrigin = setUp.weakestOrigin(Quantity.AFTERLENGTH);
-        double bridgeMm = setUp.value(Quantity.AFTERLENGTH);
-        if (string.tailSilkEndMm() > bridgeMm) {
-            found.add(Finding.on(
-                    position,
-                    FindingKind.TAIL_SILK_ON_BRIDGE,
-                    STOPS,
-                    millimetres(string.tailSilkEndMm(), Origin.MEASURED),
-                    millimetres(bridgeMm, tailOrigin)));
-        }
+        silk(position, string, found);
         Origin scaleOrigin = setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH);
-        double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
-        if (string.topSilkStartMm() < nutMm - 0.5) {
-            found.add(Finding.on(
-                    position,
-                    FindingKind.TOP_SILK_ON_PLAYING_LENGTH,
-                    nutMm - string.topSilkStartMm() > 10 ? STOPS : WATCH,
-                    millimetres(string.topSilkStartMm(), Origin.MEASURED),
-                    millimetres(nutMm, scaleOrigin)));
-        }
-        Turns wound = Turns.of(setUp, string);
+        Turns wound = Turns.of(setUp, string, lock);
         Figure turns = Figure.workedOut(wound.count(), Unit.TURN, scaleOrigin);
-        double most = Turns.most(setUp.family());
+        double wrongFrom = Turns.wrongFrom(setUp.family(), string.core());
         WindingPlan.Outcome outcome = wound.outcome(setUp.family());
         if (outcome == WindingPlan.Outcome.TOO_SHORT) {
             found.add(Finding.on(
                     position, FindingKind.TOO_FEW_TURNS, STOPS, turns, Figure.byDefault(Turns.FEWEST, Unit.TURN)));
+        } else if (wound.count() >= wrongFrom) {
+            found.add(Finding.on(
+                    position, FindingKind.FAR_TOO_MANY_TURNS, STOPS, turns, Figure.byDefault(wrongFrom, Unit.TURN)));
         } else if (outcome == WindingPlan.Outcome.TOO_LONG) {
+            double most = Turns.most(setUp.family());
             found.add(
                     Finding.on(position, FindingKind.TOO_MANY_TURNS, WATCH, turns, Figure.byDefault(most, Unit.TURN)));
         }
@@ -147,6 +150,47 @@ public final class FitCheck {
         }
         found.sort((a, b) -> b.severity().compareTo(a.severity()));
         return List.copyOf(found);
+    }
+
+    /** The size it is made for says more than the turns that come of it, so it is named before they are counted. */
+    private Optional<Finding> madeForOtherSize(Position position, StringSpec string) {
+        double lengthMm = setUp.value(Quantity.VIBRATING_LENGTH);
+        double off = Math.abs(string.designLengthMm() / lengthMm - 1);
+        if (off <= OTHER_SIZE) {
+            return Optional.empty();
+        }
+        return Optional.of(Finding.on(
+                position,
+                FindingKind.MADE_FOR_OTHER_SIZE,
+                off > WRONG_SIZE ? STOPS : WATCH,
+                millimetres(string.designLengthMm(), Origin.MEASURED),
+                millimetres(lengthMm, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH))));
+    }
+
+    /** Silk is where it comes to lie at pitch: every part of the string is longer then by the same share. */
+    private void silk(Position position, StringSpec string, List<Finding> found) {
+        double stretched = 1 + setUp.tensionN(string) / string.axialStiffnessN();
+        double bridgeMm = setUp.value(Quantity.AFTERLENGTH);
+        double tailSilkMm = string.tailSilkEndMm() * stretched;
+        if (tailSilkMm > bridgeMm) {
+            found.add(Finding.on(
+                    position,
+                    FindingKind.TAIL_SILK_ON_BRIDGE,
+                    STOPS,
+                    millimetres(tailSilkMm, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH)),
+                    millimetres(bridgeMm, setUp.weakestOrigin(Quantity.AFTERLENGTH))));
+        }
+        double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
+        double topSilkMm = string.topSilkStartMm() * stretched;
+        if (topSilkMm < nutMm - SILK_TOLERANCE_MM) {
+            Origin scaleOrigin = setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH);
+            found.add(Finding.on(
+                    position,
+                    FindingKind.TOP_SILK_ON_PLAYING_LENGTH,
+                    nutMm - topSilkMm > SILK_UNDER_FINGER_MM ? STOPS : WATCH,
+                    millimetres(topSilkMm, scaleOrigin),
+                    millimetres(nutMm, scaleOrigin)));
+        }
     }
 
     /** Widening a groove or a slot is a repairer's work. */

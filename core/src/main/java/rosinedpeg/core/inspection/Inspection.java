@@ -327,7 +327,7 @@ public final class Inspection {
         FineTuner tuner = FineTuner.of(setUp, position);
         switch (tuner.judge()) {
             case LEVER_NEAR_TOP ->
-                add(position, FindingKind.TUNER_LEVER_NEAR_TOP, TODAY, mm(tuner.leverClearanceMm()), clearanceWanted());
+                add(position, FindingKind.TUNER_LEVER_NEAR_TOP, TODAY, mm(tuner.clearanceAtEndMm()), clearanceWanted());
             case NO_TRAVEL_UP -> add(position, FindingKind.TUNER_AT_ITS_END, TODAY, mm(tuner.screwOutMm()));
             case RATTLES -> add(position, FindingKind.TUNER_RATTLES, WATCH, mm(tuner.screwInMm()));
             case GOOD -> {}

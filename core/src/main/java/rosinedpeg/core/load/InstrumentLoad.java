@@ -3,11 +3,15 @@ package rosinedpeg.core.load;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
-/** The load on the feet of one instrument's bridge, for any state of its strings. */
+/**
+ * The load on the feet of one instrument's bridge, for any state of its strings. A bridge that stands off its place carries
+ * them where its feet are: levers are counted from the middle of the feet.
+ */
 public final class InstrumentLoad {
 
     /** Share of its tension that a string keeps when it is let down just far enough to lift out of its nut groove. */
@@ -26,12 +30,17 @@ public final class InstrumentLoad {
         for (Position position : setUp.positions()) {
             StringLoad oneNewton = new StringLoad(
                     1,
-                    setUp.xAtBridgeMm(position),
+                    setUp.xAtBridgeMm(position) - setUp.value(Quantity.OFF_CENTRE),
                     setUp.value(Quantity.FRONT_ANGLE),
                     setUp.value(Quantity.BACK_ANGLE));
             perNewton.put(position, FeetLoad.of(List.of(oneNewton), setUp.value(Quantity.FOOT_SPAN)));
         }
         this.fullyStrung = feet(tensionsN);
+    }
+
+    /** {@return what the shares of an instrument rest on: measured when all of its levers were} */
+    public static Origin origin(SetUp setUp) {
+        return setUp.weakestOrigin(Quantity.FOOT_SPAN, Quantity.BRIDGE_SPACING);
     }
 
     /** {@return the load with every string at pitch} */

@@ -187,7 +187,7 @@ final class StepList {
     }
 
     private void refuseIfLetGo(Step step) {
-        Origin origin = setUp.weakestOrigin(Quantity.FOOT_SPAN, Quantity.BRIDGE_SPACING);
+        Origin origin = InstrumentLoad.origin(setUp);
         LoadShares shares = step.sharesAfter();
         if (step.bandAfter() == LoadBand.UNHELD) {
             refusals.add(Finding.on(

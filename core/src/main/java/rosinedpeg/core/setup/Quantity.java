@@ -122,7 +122,12 @@ public enum Quantity {
     /** How far that screw is in already. */
     TUNER_SCREW_IN(TAILPIECE, EACH_TUNER, MILLIMETRE, length(3, 3, 4, 5), times(0, 4)),
     /** Between the lever of a string's fine tuner and the top plate. */
-    LEVER_TO_TOP(TAILPIECE, EACH_TUNER, MILLIMETRE, length(6, 7, 14, 20), times(0, 1.5));
+    LEVER_TO_TOP(TAILPIECE, EACH_TUNER, MILLIMETRE, length(6, 7, 14, 20), times(0, 1.5)),
+    /**
+     * By how much the lever of a string's fine tuner moves for each mm of its screw: the arm that draws the string is the one
+     * that nears the top.
+     */
+    TUNER_LEVER_RATIO(TAILPIECE, EACH_TUNER, RATIO, (known, at) -> 0.8, times(0.25, 3.75));
 
     /** Gap that is usually left between the last turn and the wall, in shaft diameters. */
     public static final double GAP_TO_WALL = 0.13;

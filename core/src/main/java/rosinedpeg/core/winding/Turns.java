@@ -3,6 +3,7 @@ package rosinedpeg.core.winding;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 
 /**
@@ -11,6 +12,9 @@ import rosinedpeg.core.strings.StringSpec;
  * @param count turns, counted from the hole; below 0 the tip does not reach the peg
  */
 public record Turns(double count) {
+
+    private static final double STEEL_IS_WRONG_FROM = 3;
+    private static final double OTHERS_ARE_WRONG_FROM = 1.5;
 
     /** Fewer do not hold. */
     public static final double FEWEST = 2;
@@ -69,6 +73,18 @@ public record Turns(double count) {
             case CELLO -> 4;
             case BASS -> 3;
         };
+    }
+
+    /**
+     * The turns from which a string is the wrong one, rather than one that is a little long.
+     *
+     * @param family whose pegbox
+     * @param core steel may be bent and cut shorter, gut and synthetic may not
+     * @return {@value #STEEL_IS_WRONG_FROM} times the most for steel, {@value #OTHERS_ARE_WRONG_FROM} times for the others; a
+     *     default of our own
+     */
+    public static double wrongFrom(Family family, StringCore core) {
+        return most(family) * (core.isSteel() ? STEEL_IS_WRONG_FROM : OTHERS_ARE_WRONG_FROM);
     }
 
     /** {@return whether so many turns hold, and find room in such a pegbox} */
