@@ -34,13 +34,24 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.SortedMap;
+import java.util.TreeMap;
 import java.util.TreeSet;
+import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
+import rosinedpeg.core.bridge.BridgeCurve;
+import rosinedpeg.core.bridge.PictureLine;
+import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -54,7 +65,7 @@ import rosinedpeg.core.strings.Position;
 class ArgumentsTest {
 
     private static final Instant AT = Instant.parse("2026-09-01T18:00:00Z");
-    private static final List<Double> NUMBERS = List.of(1.0, 0.3, 10.0, 100.0, 330.0, 0.0, 3.0, 1000.0);
+    private static final List<Double> NUMBERS = List.of(1.0, 0.3, 10.0, 100.0, 330.0, 0.0, 3.0, 1000.0, 0.0005);
 
     private final Set<Class<?>> classes = new LinkedHashSet<>();
     private final Map<Class<?>, List<Object>> samples = new HashMap<>();
@@ -62,8 +73,8 @@ class ArgumentsTest {
     private final Set<String> silent = new TreeSet<>();
     private int calls;
 
-    @Test
-    void noArgumentThatIsWrongIsTakenInSilence() throws ReflectiveOperationException {
+    @BeforeEach
+    void gatherSamples() throws ReflectiveOperationException {
         for (JavaClass found : new ClassFileImporter()
                 .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS)
                 .importPackages("rosinedpeg.core")) {
@@ -72,6 +83,10 @@ class ArgumentsTest {
             }
         }
         gather();
+    }
+
+    @Test
+    void noArgumentThatIsWrongIsTakenInSilence() throws ReflectiveOperationException {
         List<Executable> executables = new ArrayList<>();
         for (Class<?> type : classes) {
             Arrays.stream(type.getDeclaredConstructors())
@@ -85,15 +100,16 @@ class ArgumentsTest {
         }
         executables.sort(Comparator.comparing(ArgumentsTest::named));
         for (Executable executable : executables) {
+            String name = executable.getDeclaringClass().getSimpleName() + "." + executable.getName();
             if (executable.getParameterCount() > 0
+                    && !ANSWERS_FOR_ANY.contains(name)
                     && !Modifier.isAbstract(executable.getDeclaringClass().getModifiers()
                             & (executable instanceof Constructor ? -1 : 0))) {
                 tryAll(executable);
             }
         }
-        silent.addAll(uncalled.stream().map(x -> "UNCALLED " + x).toList());
+        assertThat(uncalled).as("nothing stays untried").isEmpty();
         assertThat(calls).isGreaterThan(1000);
-        try { java.nio.file.Files.write(java.nio.file.Path.of("/tmp/silent.txt"), silent); } catch (java.io.IOException e) {}
         assertThat(silent).as("%d calls", calls).isEmpty();
     }
 
@@ -139,6 +155,40 @@ class ArgumentsTest {
         }
     }
 
+    /** What a plan or a state hands out is not changed behind its back. */
+    @Test
+    void noCollectionThatIsHandedOutCanBeChanged() throws ReflectiveOperationException {
+        Set<String> changeable = new TreeSet<>();
+        for (Map.Entry<Class<?>, List<Object>> ofType : samples.entrySet()) {
+            for (Object sample : ofType.getValue()) {
+                for (Method method : ofType.getKey().getMethods()) {
+                    if (method.getParameterCount() == 0
+                            && method.getDeclaringClass().getName().startsWith("rosinedpeg.core")
+                            && canBeEmptied(method.invoke(sample))) {
+                        changeable.add(named(method));
+                    }
+                }
+            }
+        }
+        assertThat(changeable).isEmpty();
+    }
+
+    private static boolean canBeEmptied(Object many) {
+        try {
+            if (many instanceof Map<?, ?> map && !map.isEmpty()) {
+                map.clear();
+                return true;
+            }
+            if (many instanceof Collection<?> collection && !collection.isEmpty()) {
+                collection.clear();
+                return true;
+            }
+            return false;
+        } catch (UnsupportedOperationException asItShould) {
+            return false;
+        }
+    }
+
     private static String brief(Object result) {
         String text = String.valueOf(result);
         return text.length() > 120 ? text.substring(0, 120) : text;
@@ -153,7 +203,28 @@ class ArgumentsTest {
         return parameter.getDeclaringExecutable().getDeclaringClass().getSimpleName() + "." + parameter.getName();
     }
 
-    private static final Set<String> MAY_BE_MISSING = Set.of();
+    private static final Set<String> MAY_BE_MISSING = Set.of(
+            "ChangePlan.kind",
+            "ChangePlan.owed",
+            "ChangePlan.tensionsAtStartN",
+            "Clearance.other",
+            "Condition.bridgeLookedAtOn",
+            "Condition.newestStringOn",
+            "Finding.position",
+            "Measurable.position",
+            "Mishap.place",
+            "Mishap.position",
+            "NextRound.raised",
+            "PracticeString.lock",
+            "Bridge.evening",
+            "Schools.evening",
+            "SetUp.pegKind",
+            "SetUp.pegSides",
+            "Step.position");
+
+    /** What answers for every number there is, or names it as its caller does. */
+    private static final Set<String> ANSWERS_FOR_ANY =
+            Set.of("Range.contains", "Range.require", "Finite.requireFinite");
 
     private static List<Object> wrong(Type type, Object right) {
         List<Object> wrong = new ArrayList<>();
@@ -315,7 +386,7 @@ class ArgumentsTest {
             return List.of(true, false);
         }
         if (type == String.class) {
-            return List.of("A4", "4/4", "gap");
+            return List.of("A4", "4/4", "VIBRATING_LENGTH");
         }
         if (type == Instant.class) {
             return List.of(AT);
@@ -372,6 +443,10 @@ class ArgumentsTest {
                 }
             }
             found.add(Map.of());
+        } else if (raw == SortedMap.class) {
+            TreeMap<Object, Object> sorted = new TreeMap<>();
+            sorted.put(candidates(of[0]).get(0), candidates(of[1]).get(0));
+            found.add(sorted);
         } else if (raw == List.class || raw == Collection.class) {
             List<Object> ones = candidates(of[0]);
             for (int many = 1; many <= 5 && many <= ones.size(); many++) {
@@ -410,6 +485,14 @@ class ArgumentsTest {
         open.add(Examples.VIOLIN);
         open.add(plan.tensionsAfterN());
         open.addAll(Arrays.asList(Family.values()));
+        open.addAll(Arrays.asList(PegCondition.values()));
+        open.add(BridgeCurve.of(Examples.VIOLIN));
+        open.add(new PictureLine(0, 0, 100, 0));
+        open.add(new PictureLine(50, 0, 50, 80));
+        SetUp crowded = Examples.VIOLIN.measured(Map.of(
+                Measurable.of(Quantity.PEGBOX_WIDTH_AT_NUT), 12.0, Measurable.of(Quantity.PEGBOX_WIDTH_AT_END), 9.0));
+        open.add(new StrungPegbox(crowded, Examples.violinSet(), Map.of()).touches());
+        open.add(Examples.request(Schools.USUAL, Set.of(Position.III), Map.of()));
         explore(open);
         for (int round = 0; round < 6; round++) {
             for (Class<?> type : classes) {

@@ -1,5 +1,8 @@
 package rosinedpeg.core.bench;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.time.Instant;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -23,14 +26,24 @@ public sealed interface BenchEvent {
      *
      * @param step its index in the plan
      */
-    record StepDone(long sequence, Instant at, int step) implements BenchEvent {}
+    record StepDone(long sequence, Instant at, int step) implements BenchEvent {
+        /** Checks the parts. */
+        public StepDone {
+            requireNonNull(at, "at");
+        }
+    }
 
     /**
      * A step was left out for now; it is owed.
      *
      * @param step its index in the plan
      */
-    record StepSkipped(long sequence, Instant at, int step) implements BenchEvent {}
+    record StepSkipped(long sequence, Instant at, int step) implements BenchEvent {
+        /** Checks the parts. */
+        public StepSkipped {
+            requireNonNull(at, "at");
+        }
+    }
 
     /**
      * A string was plucked and its pitch read.
@@ -46,6 +59,8 @@ public sealed interface BenchEvent {
          * @throws rosinedpeg.core.figure.OutOfRangeException outside −1200 to 200 cents
          */
         public PitchRead {
+            requireNonNull(at, "at");
+            requireNonNull(position, "position");
             PITCH_READING.require("cents", cents);
         }
     }
@@ -55,29 +70,57 @@ public sealed interface BenchEvent {
      *
      * @param gapMm positive when the bridge leans towards the fingerboard
      */
-    record GapRead(long sequence, Instant at, double gapMm) implements BenchEvent {}
+    record GapRead(long sequence, Instant at, double gapMm) implements BenchEvent {
+        /** Checks the parts. */
+        public GapRead {
+            requireNonNull(at, "at");
+            requireFinite("gapMm", gapMm);
+        }
+    }
 
     /**
      * Something was noticed.
      *
      * @param text in the user's words
      */
-    record Noted(long sequence, Instant at, String text) implements BenchEvent {}
+    record Noted(long sequence, Instant at, String text) implements BenchEvent {
+        /** Checks the parts. */
+        public Noted {
+            requireNonNull(at, "at");
+            requireNonNull(text, "text");
+        }
+    }
 
     /**
      * An earlier event was taken back.
      *
      * @param undone the number of that event
      */
-    record Undone(long sequence, Instant at, long undone) implements BenchEvent {}
+    record Undone(long sequence, Instant at, long undone) implements BenchEvent {
+        /** Checks the parts. */
+        public Undone {
+            requireNonNull(at, "at");
+        }
+    }
 
     /**
      * Something went wrong; what has to be done about it goes into the plan before the step in hand.
      *
      * @param mishap what
      */
-    record WentWrong(long sequence, Instant at, Mishap mishap) implements BenchEvent {}
+    record WentWrong(long sequence, Instant at, Mishap mishap) implements BenchEvent {
+        /** Checks the parts. */
+        public WentWrong {
+            requireNonNull(at, "at");
+            requireNonNull(mishap, "mishap");
+        }
+    }
 
     /** The run was ended before its last step. */
-    record Ended(long sequence, Instant at) implements BenchEvent {}
+    record Ended(long sequence, Instant at) implements BenchEvent {
+        /** Checks the parts. */
+        public Ended {
+            requireNonNull(at, "at");
+        }
+    }
 }

@@ -21,6 +21,7 @@ import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -87,7 +88,7 @@ public final class BenchLedger {
         } else if (event instanceof BenchEvent.PitchRead read) {
             pitchRead(read);
         } else if (event instanceof BenchEvent.GapRead read) {
-            looks.add(new BridgeLook(reached, read.gapMm(), tensionsN, graphited()));
+            gapRead(read);
         } else if (event instanceof BenchEvent.WentWrong wrong) {
             wentWrong(wrong);
         } else if (event instanceof BenchEvent.Ended) {
@@ -180,6 +181,13 @@ public final class BenchLedger {
         });
     }
 
+    /** A gap that no standing bridge can show was misread; it says nothing. */
+    private void gapRead(BenchEvent.GapRead read) {
+        if (Lean.gapRange(plan.setUp().value(Quantity.BRIDGE_HEIGHT)).contains(read.gapMm())) {
+            looks.add(new BridgeLook(reached, read.gapMm(), tensionsN, graphited()));
+        }
+    }
+
     private void pitchRead(BenchEvent.PitchRead read) {
         Position position = read.position();
         Step due = plan.steps().get(reached);
@@ -219,12 +227,12 @@ public final class BenchLedger {
                 reached,
                 askedAgain,
                 new ArrayList<>(owed),
-                new EnumMap<>(tensionsN),
+                tensionsN,
                 shares(),
                 thinnest,
-                new EnumMap<>(pitchCents),
-                new ArrayList<>(looks),
-                new ArrayList<>(mishaps),
+                pitchCents,
+                looks,
+                mishaps,
                 ended,
                 lastSequence,
                 lastStepSequence);

@@ -1,5 +1,8 @@
 package rosinedpeg.core.bench;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -47,8 +50,21 @@ public record BenchState(
         boolean ended,
         long lastSequence,
         long lastStepSequence) {
-
     private static final Set<StepKind> COMES_OFF = Set.of(StepKind.LET_DOWN, StepKind.TAKE_OUT_REMAINS);
+
+    /** Checks the parts and copies the collections. */
+    public BenchState {
+        requireNonNull(plan, "plan");
+        requireNonNull(shares, "shares");
+        requireFinite("tensionsN", tensionsN);
+        requireFinite("thinnest", thinnest);
+        requireFinite("pitchCents", pitchCents);
+        owed = List.copyOf(owed);
+        tensionsN = Position.inOrder(tensionsN);
+        pitchCents = Position.inOrder(pitchCents);
+        looks = List.copyOf(looks);
+        mishaps = List.copyOf(mishaps);
+    }
 
     /** {@return the latest gap reading of the bridge in mm, null before the first} */
     public Double gapMm() {

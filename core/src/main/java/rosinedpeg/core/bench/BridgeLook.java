@@ -1,5 +1,7 @@
 package rosinedpeg.core.bench;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.Map;
 import java.util.Set;
 import rosinedpeg.core.strings.Position;
@@ -16,6 +18,8 @@ public record BridgeLook(int step, double gapMm, Map<Position, Double> tensionsN
 
     /** Copies the collections. */
     public BridgeLook {
+        requireFinite("gapMm", gapMm);
+        requireFinite("tensionsN", tensionsN);
         tensionsN = Map.copyOf(tensionsN);
         graphited = Set.copyOf(graphited);
     }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.bench;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -58,6 +60,8 @@ public final class Learned {
      */
     public static List<Coupling.Observation> sinkings(
             SetUp setUp, Map<Position, StringSpec> strings, Collection<? extends BenchEvent> events) {
+        requireNonNull(setUp, "setUp");
+        requireNonNull(strings, "strings");
         Learned learned = new Learned(setUp, strings);
         TreeMap<Long, BenchEvent> ledger = new TreeMap<>();
         events.forEach(event -> ledger.putIfAbsent(event.sequence(), event));
@@ -81,6 +85,7 @@ public final class Learned {
      * @return every lean that says something of grooves of one kind
      */
     public static Leans leans(BenchState state, Map<Position, StringSpec> strings) {
+        requireNonNull(strings, "strings");
         Leans leans = new Leans(new ArrayList<>(), new ArrayList<>());
         SetUp setUp = state.plan().setUp();
         for (int i = 1; i < state.looks().size(); i++) {
@@ -144,7 +149,13 @@ public final class Learned {
      * @param dry with strings in dry grooves
      * @param graphited with strings in grooves that were given graphite
      */
-    public record Leans(List<StuckShare.Observation> dry, List<StuckShare.Observation> graphited) {}
+    public record Leans(List<StuckShare.Observation> dry, List<StuckShare.Observation> graphited) {
+        /** Checks the parts. */
+        public Leans {
+            requireNonNull(dry, "dry");
+            requireNonNull(graphited, "graphited");
+        }
+    }
 
     private void read(Position position, double cents) {
         double nowN = setUp.tensionN(strings.get(position)) * new Cents(cents).toTensionFraction();

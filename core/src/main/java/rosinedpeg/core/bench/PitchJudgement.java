@@ -1,5 +1,7 @@
 package rosinedpeg.core.bench;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 /** What a pitch reading means while strings are being brought up. */
 public enum PitchJudgement {
     /** Within 5 cents. */
@@ -18,6 +20,7 @@ public enum PitchJudgement {
 
     /** {@return what a reading in cents from pitch means} */
     public static PitchJudgement of(double cents) {
+        requireFinite("cents", cents);
         if (Math.abs(cents) <= TOLERANCE_CENTS) {
             return AT_PITCH;
         }

@@ -1,5 +1,8 @@
 package rosinedpeg.core.bridge;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalInt;
@@ -59,7 +62,7 @@ public final class BridgeCurve {
         for (int i = 1; i < points.size() - 1; i++) {
             proud.add(proudMm(i));
         }
-        return proud;
+        return List.copyOf(proud);
     }
 
     /** {@return the room to bow each middle string alone: the angle between the chords to its neighbours, in degrees} */
@@ -68,7 +71,7 @@ public final class BridgeCurve {
         for (int i = 1; i < points.size() - 1; i++) {
             angles.add(slopeDeg(i - 1) - slopeDeg(i));
         }
-        return angles;
+        return List.copyOf(angles);
     }
 
     /** {@return the radius of the circle through each middle string and its neighbours, in mm; infinite when straight} */
@@ -81,7 +84,7 @@ public final class BridgeCurve {
             double area = c * Math.abs(proudMm(i)) / 2;
             radii.add(area == 0 ? Double.POSITIVE_INFINITY : a * b * c / (4 * area));
         }
-        return radii;
+        return List.copyOf(radii);
     }
 
     /**
@@ -156,6 +159,8 @@ public final class BridgeCurve {
          * @throws IllegalArgumentException when one is not a finite number
          */
         public StringPoint {
+            requireFinite("xMm", xMm);
+            requireFinite("yMm", yMm);
             if (!Double.isFinite(xMm) || !Double.isFinite(yMm)) {
                 throw new IllegalArgumentException(
                         "a string's place is " + xMm + ", " + yMm + " mm; both must be finite numbers");
@@ -169,5 +174,11 @@ public final class BridgeCurve {
      * @param index which string, counted across from 0; empty when they do already
      * @param byMm how much deeper its groove would be
      */
-    public record Evening(OptionalInt index, double byMm) {}
+    public record Evening(OptionalInt index, double byMm) {
+        /** Checks the parts. */
+        public Evening {
+            requireFinite("byMm", byMm);
+            requireNonNull(index, "index");
+        }
+    }
 }

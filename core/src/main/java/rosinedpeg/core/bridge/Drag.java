@@ -1,5 +1,7 @@
 package rosinedpeg.core.bridge;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Quantity;
@@ -35,6 +37,7 @@ public final class Drag {
      * @throws IllegalArgumentException when an argument is outside its range
      */
     public static Lean ofRaising(SetUp setUp, StringSpec string, double stuckShare, double allN) {
+        requireFinite("allN", allN);
         double tensionN = setUp.tensionN(string);
         return lean(
                 tensionN,
@@ -64,6 +67,10 @@ public final class Drag {
             double stuckShare,
             double loadShare,
             double bridgeHeightMm) {
+        requireFinite("afterlengthMm", afterlengthMm);
+        requireFinite("axialStiffnessN", axialStiffnessN);
+        requireFinite("bridgeHeightMm", bridgeHeightMm);
+        requireFinite("riseN", riseN);
         SHARE.require("stuckShare", stuckShare);
         SHARE.require("loadShare", loadShare);
         if (!(riseN >= 0) || !(axialStiffnessN > 0) || !(afterlengthMm > 0) || !(bridgeHeightMm > 0)) {

@@ -1,5 +1,7 @@
 package rosinedpeg.core.bridge;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.Optional;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
@@ -23,6 +25,7 @@ public record Lean(double degrees) {
      * @throws rosinedpeg.core.figure.OutOfRangeException outside −20 to 20°
      */
     public Lean {
+        requireFinite("degrees", degrees);
         RANGE.require("leanDeg", degrees);
     }
 
@@ -35,6 +38,8 @@ public record Lean(double degrees) {
      * @throws IllegalArgumentException when the height is not above 0 or the lean is beyond its range
      */
     public static Lean fromGap(double gapMm, double heightMm) {
+        requireFinite("gapMm", gapMm);
+        requireFinite("heightMm", heightMm);
         if (!(heightMm > 0)) {
             throw new IllegalArgumentException("heightMm is " + heightMm + "; it must be above 0 mm");
         }
@@ -44,6 +49,17 @@ public record Lean(double degrees) {
     /** {@return the lean of an instrument's bridge by the gap that was measured last; square by default} */
     public static Lean of(SetUp setUp) {
         return fromGap(setUp.value(Quantity.BRIDGE_GAP), setUp.value(Quantity.BRIDGE_HEIGHT));
+    }
+
+    /**
+     * What gaps a card can show beside a bridge that has not fallen.
+     *
+     * @param heightMm where the gap is measured, above the top plate, above 0
+     * @return the range, below 0 for a lean backwards
+     */
+    public static Range gapRange(double heightMm) {
+        double mostMm = new Lean(RANGE.high()).gapMm(heightMm);
+        return new Range(-mostMm, mostMm, Unit.MILLIMETRE);
     }
 
     /** {@return the lean of an instrument's bridge if its gap was ever measured} */
@@ -71,6 +87,7 @@ public record Lean(double degrees) {
 
     /** {@return the gap that a card would show at a height, in mm: {@code height · tan(lean)}} */
     public double gapMm(double heightMm) {
+        requireFinite("heightMm", heightMm);
         return heightMm * Math.tan(Math.toRadians(degrees));
     }
 }

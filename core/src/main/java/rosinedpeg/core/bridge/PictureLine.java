@@ -1,5 +1,7 @@
 package rosinedpeg.core.bridge;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 /**
  * A line drawn on a picture, in its pixels: x to the right, y down.
  *
@@ -19,6 +21,10 @@ public record PictureLine(double x1, double y1, double x2, double y2) {
      * @throws IllegalArgumentException when one is not a finite number, or they lie closer than 4 pixels
      */
     public PictureLine {
+        requireFinite("x1", x1);
+        requireFinite("x2", x2);
+        requireFinite("y1", y1);
+        requireFinite("y2", y2);
         double length = Math.hypot(x2 - x1, y2 - y1);
         if (!(length >= SHORTEST) || Double.isInfinite(length)) {
             throw new IllegalArgumentException(

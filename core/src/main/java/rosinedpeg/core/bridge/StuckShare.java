@@ -1,6 +1,7 @@
 package rosinedpeg.core.bridge;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.Collection;
 import rosinedpeg.core.figure.Evidence;
@@ -63,6 +64,7 @@ public final class StuckShare {
          * @throws rosinedpeg.core.figure.OutOfRangeException when the full drag is below 0° or above 20°
          */
         public Observation {
+            requireFinite("seenDegrees", seenDegrees);
             requireNonNull(fullDrag, "fullDrag");
             FULL_DRAG.require("fullDrag", fullDrag.degrees());
         }

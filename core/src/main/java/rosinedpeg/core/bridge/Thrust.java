@@ -1,5 +1,7 @@
 package rosinedpeg.core.bridge;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 
@@ -15,6 +17,11 @@ import rosinedpeg.core.setup.SetUp;
  * @param margin {@code 1 − |atMm − b/2|/(b/2)}
  */
 public record Thrust(double atMm, double margin) {
+    /** Checks the parts. */
+    public Thrust {
+        requireFinite("atMm", atMm);
+        requireFinite("margin", margin);
+    }
 
     /**
      * The thrust line of a bridge.
@@ -35,6 +42,11 @@ public record Thrust(double atMm, double margin) {
             Lean lean,
             double frontAngleDeg,
             double backAngleDeg) {
+        requireFinite("backAngleDeg", backAngleDeg);
+        requireFinite("footDepthMm", footDepthMm);
+        requireFinite("frontAngleDeg", frontAngleDeg);
+        requireFinite("heightMm", heightMm);
+        requireFinite("topThicknessMm", topThicknessMm);
         requirePositive("heightMm", heightMm);
         requirePositive("footDepthMm", footDepthMm);
         requirePositive("topThicknessMm", topThicknessMm);

@@ -1,5 +1,7 @@
 package rosinedpeg.core.bridge;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 /** What the thrust margin asks for. */
 public enum ThrustBand {
     UPRIGHT,
@@ -16,6 +18,7 @@ public enum ThrustBand {
 
     /** {@return the band of a thrust margin: upright from 0.6, ease back from 0.3, stop from 0} */
     public static ThrustBand of(double margin) {
+        requireFinite("margin", margin);
         if (margin >= 0.6) {
             return UPRIGHT;
         }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.care;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.time.LocalDate;
 import java.util.Collection;
 import rosinedpeg.core.figure.Range;
@@ -13,6 +15,10 @@ import rosinedpeg.core.figure.Unit;
  * @param sessions in how many sessions the bow was played in that time, reckoned from the hours a week
  */
 public record Rosining(int times, double sessions) {
+    /** Checks the parts. */
+    public Rosining {
+        requireFinite("sessions", sessions);
+    }
 
     /** How far back is looked. */
     public static final int DAYS = 14;

@@ -1,5 +1,6 @@
 package rosinedpeg.core.causes;
 
+import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.causes.BreakPlace.BRIDGE;
 import static rosinedpeg.core.causes.BreakPlace.MID_LENGTH;
 import static rosinedpeg.core.causes.BreakPlace.NUT;
@@ -48,6 +49,8 @@ public enum BreakCause {
      * @return the causes, the likelier first; a missing guard only for I
      */
     public static List<BreakCause> of(Position position, BreakPlace place) {
+        requireNonNull(place, "place");
+        requireNonNull(position, "position");
         return Arrays.stream(values())
                 .filter(cause -> cause.place == place)
                 .filter(cause -> cause != NO_GUARD_UNDER_FIRST || position == Position.I)

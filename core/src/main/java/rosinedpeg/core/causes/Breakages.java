@@ -1,5 +1,7 @@
 package rosinedpeg.core.causes;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.LocalDate;
 import java.util.List;
 import rosinedpeg.core.strings.Position;
@@ -18,6 +20,8 @@ public record Breakages(List<Breakage> all) {
 
     /** {@return how often that string broke there} */
     public long count(Position position, BreakPlace place) {
+        requireNonNull(place, "place");
+        requireNonNull(position, "position");
         return all.stream()
                 .filter(breakage -> breakage.position() == position && breakage.place() == place)
                 .count();
@@ -25,6 +29,8 @@ public record Breakages(List<Breakage> all) {
 
     /** {@return whether the instrument is at fault: that string broke there twice, and not from its own age} */
     public boolean instrumentAtFault(Position position, BreakPlace place) {
+        requireNonNull(place, "place");
+        requireNonNull(position, "position");
         return place != BreakPlace.MID_LENGTH && count(position, place) >= 2;
     }
 
@@ -35,5 +41,12 @@ public record Breakages(List<Breakage> all) {
      * @param position the string
      * @param place where it broke
      */
-    public record Breakage(LocalDate on, Position position, BreakPlace place) {}
+    public record Breakage(LocalDate on, Position position, BreakPlace place) {
+        /** Checks the parts. */
+        public Breakage {
+            requireNonNull(on, "on");
+            requireNonNull(place, "place");
+            requireNonNull(position, "position");
+        }
+    }
 }

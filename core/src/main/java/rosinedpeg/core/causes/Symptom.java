@@ -1,5 +1,6 @@
 package rosinedpeg.core.causes;
 
+import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.causes.Check.ASK_WHEN_IT_WENT_ON;
 import static rosinedpeg.core.causes.Check.COMPARE_WITH_FORECAST;
 import static rosinedpeg.core.causes.Check.LOOK_AT_BANDS;
@@ -130,6 +131,7 @@ public enum Symptom {
          * @throws IllegalArgumentException when a repairer's work has another cure
          */
         public Suspicion {
+            requireNonNull(check, "check");
             if (refer != (cause.cure() == Cure.REPAIRER)) {
                 throw new IllegalArgumentException("refer is " + refer + " for " + cause + ", which is cured by "
                         + cause.cure() + "; both must name a repairer, or neither");

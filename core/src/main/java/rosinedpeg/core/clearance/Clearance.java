@@ -1,5 +1,8 @@
 package rosinedpeg.core.clearance;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import rosinedpeg.core.strings.Position;
@@ -14,6 +17,13 @@ import rosinedpeg.core.strings.Position;
  * @param at where, on the middle of the string; coordinates as in {@link rosinedpeg.core.pegbox.Pegbox}
  */
 public record Clearance(Position string, Obstacle obstacle, Position other, double mm, Vector3D at) {
+    /** Checks the parts. */
+    public Clearance {
+        requireNonNull(at, "at");
+        requireFinite("mm", mm);
+        requireNonNull(obstacle, "obstacle");
+        requireNonNull(string, "string");
+    }
 
     /** {@return the string the obstacle belongs to} */
     public Optional<Position> belongsTo() {

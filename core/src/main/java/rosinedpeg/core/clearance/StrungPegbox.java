@@ -80,11 +80,13 @@ public final class StrungPegbox {
 
     /** {@return how a string is wound} */
     public WindingPlan winding(Position position) {
+        requireNonNull(position, "position");
         return plans.get(position);
     }
 
     /** {@return the way of a string from the nut to its peg} */
     public WindingPlan.Line line(Position position) {
+        requireNonNull(position, "position");
         return lines.get(position);
     }
 

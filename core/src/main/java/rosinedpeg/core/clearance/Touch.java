@@ -1,6 +1,7 @@
 package rosinedpeg.core.clearance;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 /**
  * Something touches in the pegbox: tuning one string then moves another, and a string breaks at the touch.
@@ -14,6 +15,7 @@ public record Touch(Clearance clearance, double otherwiseMm, Cure cure) {
 
     /** Checks that nothing is missing. */
     public Touch {
+        requireFinite("otherwiseMm", otherwiseMm);
         requireNonNull(clearance, "clearance");
         requireNonNull(cure, "cure");
     }

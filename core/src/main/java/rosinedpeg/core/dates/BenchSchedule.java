@@ -1,5 +1,7 @@
 package rosinedpeg.core.dates;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -60,6 +62,7 @@ public record BenchSchedule(Map<BenchJob, LocalDate> days, List<Undone> undone, 
 
     /** {@return the minutes still free on a day} */
     public int freeMinutes(LocalDate day, int minutesOfDay) {
+        requireNonNull(day, "day");
         return minutesOfDay
                 - days.entrySet().stream()
                         .filter(entry -> entry.getValue().equals(day))
@@ -75,7 +78,13 @@ public record BenchSchedule(Map<BenchJob, LocalDate> days, List<Undone> undone, 
      * @param minutesInWindow the minutes there are at the bench from its first to its last day
      * @param takenInWindow how many of them other jobs take
      */
-    public record Undone(BenchJob job, Reason reason, int minutesInWindow, int takenInWindow) {}
+    public record Undone(BenchJob job, Reason reason, int minutesInWindow, int takenInWindow) {
+        /** Checks the parts. */
+        public Undone {
+            requireNonNull(job, "job");
+            requireNonNull(reason, "reason");
+        }
+    }
 
     /** Why a job cannot be done. */
     public enum Reason {

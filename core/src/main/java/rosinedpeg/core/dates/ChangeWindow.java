@@ -1,5 +1,7 @@
 package rosinedpeg.core.dates;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -25,6 +27,11 @@ import rosinedpeg.core.wear.Wear;
  * @param latest until when it may be done
  */
 public record ChangeWindow(Instant earliest, Instant latest) {
+    /** Checks the parts. */
+    public ChangeWindow {
+        requireNonNull(earliest, "earliest");
+        requireNonNull(latest, "latest");
+    }
 
     /** The share of its life up to which a string is as good as new. */
     public static final double FRESH_SHARE = 0.2;

@@ -1,5 +1,7 @@
 package rosinedpeg.core.figure;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.OptionalDouble;
 
 /**
@@ -11,12 +13,19 @@ import java.util.OptionalDouble;
  * @param readings from how many readings, 0 or more
  */
 public record Evidence(double xx, double xy, int readings) {
+    /** Checks the parts. */
+    public Evidence {
+        requireFinite("xx", xx);
+        requireFinite("xy", xy);
+    }
 
     /** Nothing was seen yet. */
     public static final Evidence NONE = new Evidence(0, 0, 0);
 
     /** {@return this and one reading more; one without a cause says nothing and does not count} */
     public Evidence plus(double cause, double effect) {
+        requireFinite("cause", cause);
+        requireFinite("effect", effect);
         return cause == 0 ? this : new Evidence(xx + cause * cause, xy + cause * effect, readings + 1);
     }
 

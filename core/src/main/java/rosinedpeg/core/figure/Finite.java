@@ -1,5 +1,7 @@
 package rosinedpeg.core.figure;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Map;
 
 /** The least that is asked of a number: that it is one. Where a quantity has a {@link Range}, that says more. */
@@ -16,6 +18,7 @@ public final class Finite {
      * @throws IllegalArgumentException when it is infinite or not a number; names what, the value and what was wanted
      */
     public static double requireFinite(String name, double value) {
+        requireNonNull(name, "name");
         if (!Double.isFinite(value)) {
             throw new IllegalArgumentException(name + " is " + value + "; it must be a finite number");
         }
@@ -30,6 +33,7 @@ public final class Finite {
      * @throws IllegalArgumentException when one of them is missing, infinite or not a number
      */
     public static void requireFinite(String name, Map<?, Double> values) {
+        requireNonNull(name, "name");
         values.forEach((key, value) -> {
             if (value == null || !Double.isFinite(value)) {
                 throw new IllegalArgumentException(

@@ -1,6 +1,7 @@
 package rosinedpeg.core.figure;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 /**
  * The values a quantity may take, both ends included.
@@ -17,6 +18,8 @@ public record Range(double low, double high, Unit unit) {
      * @throws IllegalArgumentException when an end is not finite or the ends are crossed
      */
     public Range {
+        requireFinite("high", high);
+        requireFinite("low", low);
         requireNonNull(unit, "unit");
         if (!Double.isFinite(low) || !Double.isFinite(high) || low > high) {
             throw new IllegalArgumentException("a range cannot go from " + low + " to " + high);
@@ -37,6 +40,7 @@ public record Range(double low, double high, Unit unit) {
      * @throws OutOfRangeException when the value is outside the range or not a number
      */
     public double require(String name, double value) {
+        requireNonNull(name, "name");
         if (!contains(value)) {
             throw new OutOfRangeException(name, value, this);
         }
@@ -45,6 +49,7 @@ public record Range(double low, double high, Unit unit) {
 
     /** {@return the value itself, or the nearer end where it lies outside} */
     public double clamp(double value) {
+        requireFinite("value", value);
         return Math.max(low, Math.min(high, value));
     }
 }

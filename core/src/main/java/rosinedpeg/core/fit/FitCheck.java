@@ -1,5 +1,7 @@
 package rosinedpeg.core.fit;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 import static rosinedpeg.core.finding.Severity.GOOD;
 import static rosinedpeg.core.finding.Severity.STOPS;
 import static rosinedpeg.core.finding.Severity.WATCH;
@@ -72,7 +74,9 @@ public final class FitCheck {
             Map<Position, StringSpec> present,
             Map<Position, Double> grooveWidthsMm,
             Map<Position, Double> slotWidthsMm) {
-        this.setUp = setUp;
+        requireFinite("grooveWidthsMm", grooveWidthsMm);
+        requireFinite("slotWidthsMm", slotWidthsMm);
+        this.setUp = requireNonNull(setUp, "setUp");
         this.present = Map.copyOf(present);
         this.grooveWidthsMm = Map.copyOf(grooveWidthsMm);
         this.slotWidthsMm = Map.copyOf(slotWidthsMm);
@@ -99,6 +103,7 @@ public final class FitCheck {
 
     /** {@return what was found of a string that is locked the usual way} */
     public List<Finding> judge(Position position, StringSpec string) {
+        requireNonNull(position, "position");
         return judge(position, string, Lock.FAR_SIDE_THEN_CROSS);
     }
 
@@ -111,6 +116,7 @@ public final class FitCheck {
      * @return what was found, worst first; a single {@code FITS} when nothing is wrong
      */
     public List<Finding> judge(Position position, StringSpec string, Lock lock) {
+        requireNonNull(position, "position");
         if (string.position() != position) {
             return List.of(Finding.on(position, FindingKind.WRONG_POSITION, STOPS));
         }

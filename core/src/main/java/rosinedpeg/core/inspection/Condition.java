@@ -3,7 +3,6 @@ package rosinedpeg.core.inspection;
 import static java.util.Objects.requireNonNull;
 
 import java.time.LocalDate;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -47,21 +46,15 @@ public record Condition(
     public Condition {
         requireNonNull(setUp, "setUp");
         requireNonNull(rosining, "rosining");
-        strings = copy(strings);
-        wear = copy(wear);
-        pegSigns = copy(pegSigns);
-        collars = copy(collars);
+        strings = Position.inOrder(strings);
+        wear = Position.inOrder(wear);
+        pegSigns = Position.inOrder(pegSigns);
+        collars = Position.inOrder(collars);
     }
 
     /** {@return an instrument of which nothing is known but its set-up and its strings} */
     public static Condition of(SetUp setUp, Map<Position, StringSpec> strings) {
         return new Condition(
                 setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false, null, null, Rosining.NONE);
-    }
-
-    private static <T> Map<Position, T> copy(Map<Position, T> map) {
-        Map<Position, T> copy = new EnumMap<>(Position.class);
-        copy.putAll(map);
-        return copy;
     }
 }

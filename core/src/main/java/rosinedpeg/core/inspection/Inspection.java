@@ -1,5 +1,6 @@
 package rosinedpeg.core.inspection;
 
+import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Origin.DEFAULT;
 import static rosinedpeg.core.figure.Origin.MEASURED;
 import static rosinedpeg.core.figure.Unit.DAY;
@@ -84,6 +85,7 @@ public final class Inspection {
      * @return everything that is not as it should be, what stops the work first
      */
     public static List<Finding> of(Condition condition, LocalDate today) {
+        requireNonNull(today, "today");
         Inspection inspection = new Inspection(condition, today);
         inspection.bridge();
         inspection.strings();
@@ -104,6 +106,7 @@ public final class Inspection {
      * @return part of what {@link #of} gives, in the same order
      */
     public static List<Finding> beforeWork(Condition condition, LocalDate today) {
+        requireNonNull(today, "today");
         return of(condition, today).stream().filter(Inspection::comesBeforeWork).toList();
     }
 

@@ -1,5 +1,7 @@
 package rosinedpeg.core.load;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.Collection;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -15,6 +17,11 @@ import rosinedpeg.core.figure.Unit;
  * @param trebleN on the treble foot; negative would lift it
  */
 public record FeetLoad(double bassN, double trebleN) {
+    /** Checks the parts. */
+    public FeetLoad {
+        requireFinite("bassN", bassN);
+        requireFinite("trebleN", trebleN);
+    }
 
     private static final Range FOOT_SPAN = new Range(10, 250, Unit.MILLIMETRE);
 

@@ -1,5 +1,7 @@
 package rosinedpeg.core.load;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -27,6 +29,7 @@ public final class InstrumentLoad {
      * @param tensionsN tension of every string at pitch, in N
      */
     public InstrumentLoad(SetUp setUp, Map<Position, Double> tensionsN) {
+        requireFinite("tensionsN", tensionsN);
         for (Position position : setUp.positions()) {
             StringLoad oneNewton = new StringLoad(
                     1,
@@ -55,11 +58,13 @@ public final class InstrumentLoad {
      * @return the shares
      */
     public LoadShares shares(Map<Position, Double> tensionsN) {
+        requireFinite("tensionsN", tensionsN);
         return feet(tensionsN).shareOf(fullyStrung);
     }
 
     /** {@return the load of such tensions on both feet, in N} */
     public FeetLoad feet(Map<Position, Double> tensionsN) {
+        requireFinite("tensionsN", tensionsN);
         double bassN = 0;
         double trebleN = 0;
         for (Map.Entry<Position, Double> entry : tensionsN.entrySet()) {

@@ -1,5 +1,7 @@
 package rosinedpeg.core.load;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 /**
  * Where one band of treble-foot load ends and the next begins. Adjustable per instrument: a loose or short post wants
  * more.
@@ -19,6 +21,9 @@ public record LoadBands(double heldFrom, double lightFrom, double thinFrom) {
      * @throws IllegalArgumentException unless {@code 1 ≥ heldFrom > lightFrom > thinFrom > 0}
      */
     public LoadBands {
+        requireFinite("heldFrom", heldFrom);
+        requireFinite("lightFrom", lightFrom);
+        requireFinite("thinFrom", thinFrom);
         if (!(1 >= heldFrom && heldFrom > lightFrom && lightFrom > thinFrom && thinFrom > 0)) {
             throw new IllegalArgumentException("bands are " + heldFrom + ", " + lightFrom + ", " + thinFrom
                     + "; they must fall from at most 1 and stay above 0");
@@ -27,6 +32,7 @@ public record LoadBands(double heldFrom, double lightFrom, double thinFrom) {
 
     /** {@return the band a treble-foot share lies in} */
     public LoadBand of(double trebleShare) {
+        requireFinite("trebleShare", trebleShare);
         if (trebleShare >= heldFrom) {
             return LoadBand.HELD;
         }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.load;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 /**
  * How much of the fully strung load each foot still carries.
  *
@@ -7,6 +9,11 @@ package rosinedpeg.core.load;
  * @param treble share on the treble foot, beside the sound post, 1 for all of it
  */
 public record LoadShares(double bass, double treble) {
+    /** Checks the parts. */
+    public LoadShares {
+        requireFinite("bass", bass);
+        requireFinite("treble", treble);
+    }
 
     /** All strings at pitch. */
     public static final LoadShares FULL = new LoadShares(1, 1);

@@ -1,5 +1,7 @@
 package rosinedpeg.core.load;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 /**
  * One string as it crosses the bridge.
  *
@@ -16,6 +18,10 @@ public record StringLoad(double tensionN, double xMm, double frontAngleDeg, doub
      * @throws IllegalArgumentException when it is below 0 or not a number
      */
     public StringLoad {
+        requireFinite("backAngleDeg", backAngleDeg);
+        requireFinite("frontAngleDeg", frontAngleDeg);
+        requireFinite("tensionN", tensionN);
+        requireFinite("xMm", xMm);
         if (!(tensionN >= 0)) {
             throw new IllegalArgumentException("tensionN is " + tensionN + "; it must be 0 N or more");
         }

@@ -1,6 +1,7 @@
 package rosinedpeg.core.pegbox;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import rosinedpeg.core.setup.Quantity;
@@ -29,6 +30,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return from the middle to either wall, at a distance from the nut, in mm} */
     public double halfWidthMm(double fromNutMm) {
+        requireFinite("fromNutMm", fromNutMm);
         return setUp.pegboxHalfWidthMm(fromNutMm);
     }
 
@@ -59,6 +61,7 @@ public record Pegbox(SetUp setUp) {
 
     /** {@return the middle of a string's shaft at some x} */
     public Vector3D onShaft(Position position, double xMm) {
+        requireFinite("xMm", xMm);
         return new Vector3D(xMm, fromNutMm(position), -setUp.value(Quantity.SHAFT_DEPTH, position));
     }
 
@@ -72,11 +75,15 @@ public record Pegbox(SetUp setUp) {
      * @return the point on the middle of the string
      */
     public Vector3D topTangent(Position position, double xMm, double stringDiameterMm) {
+        requireFinite("stringDiameterMm", stringDiameterMm);
+        requireFinite("xMm", xMm);
         return tangent(position, xMm, stringDiameterMm, 1);
     }
 
     /** {@return the same for a string that is wound under} */
     public Vector3D bottomTangent(Position position, double xMm, double stringDiameterMm) {
+        requireFinite("stringDiameterMm", stringDiameterMm);
+        requireFinite("xMm", xMm);
         return tangent(position, xMm, stringDiameterMm, -1);
     }
 

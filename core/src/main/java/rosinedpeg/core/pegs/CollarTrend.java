@@ -1,5 +1,7 @@
 package rosinedpeg.core.pegs;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -39,6 +41,7 @@ public final class CollarTrend {
 
     /** {@return the distance on a day by the line through what was logged, in mm; empty before two different days} */
     public Optional<Double> distanceMm(LocalDate on) {
+        requireNonNull(on, "on");
         return line().map(line -> line.predict(ChronoUnit.DAYS.between(first(), on)));
     }
 
@@ -84,6 +87,7 @@ public final class CollarTrend {
          * @throws rosinedpeg.core.figure.OutOfRangeException outside 0 to 60 mm
          */
         public Collar {
+            requireNonNull(on, "on");
             DISTANCE.require("distanceMm", distanceMm);
         }
     }

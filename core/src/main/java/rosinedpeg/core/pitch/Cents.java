@@ -1,5 +1,7 @@
 package rosinedpeg.core.pitch;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 
@@ -33,6 +35,8 @@ public record Cents(double value) {
      * @throws IllegalArgumentException when a frequency is not above 0
      */
     public static Cents between(double fromHz, double toHz) {
+        requireFinite("fromHz", fromHz);
+        requireFinite("toHz", toHz);
         if (!(fromHz > 0) || !(toHz > 0)) {
             throw new IllegalArgumentException(
                     "frequencies are " + fromHz + " and " + toHz + " Hz; both must be above 0");
@@ -62,6 +66,8 @@ public record Cents(double value) {
      * @throws IllegalArgumentException when a tension is not above 0
      */
     public static Cents betweenTensions(double fromN, double toN) {
+        requireFinite("fromN", fromN);
+        requireFinite("toN", toN);
         if (!(fromN > 0) || !(toN > 0)) {
             throw new IllegalArgumentException("tensions are " + fromN + " and " + toN + " N; both must be above 0");
         }

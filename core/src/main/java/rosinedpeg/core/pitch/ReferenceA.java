@@ -1,5 +1,7 @@
 package rosinedpeg.core.pitch;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 
@@ -22,6 +24,7 @@ public record ReferenceA(double hertz) {
      * @throws rosinedpeg.core.figure.OutOfRangeException outside 392 to 466 Hz
      */
     public ReferenceA {
+        requireFinite("hertz", hertz);
         RANGE.require("referenceAHz", hertz);
     }
 }

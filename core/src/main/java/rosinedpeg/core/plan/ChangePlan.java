@@ -1,9 +1,10 @@
 package rosinedpeg.core.plan;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.Collections;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -49,13 +50,18 @@ public record ChangePlan(
 
     /** Copies the collections. */
     public ChangePlan {
+        requireFinite("tensionsAfterN", tensionsAfterN);
+        requireFinite("tensionsBeforeN", tensionsBeforeN);
+        if (tensionsAtStartN != null) {
+            requireFinite("tensionsAtStartN", tensionsAtStartN);
+        }
         kind = kind == null ? PlanKind.CHANGE : kind;
         requireNonNull(setUp, "setUp");
         requireNonNull(bands, "bands");
         order = List.copyOf(order);
-        tensionsBeforeN = new EnumMap<>(tensionsBeforeN);
-        tensionsAtStartN = new EnumMap<>(tensionsAtStartN == null ? tensionsBeforeN : tensionsAtStartN);
-        tensionsAfterN = new EnumMap<>(tensionsAfterN);
+        tensionsBeforeN = Position.inOrder(tensionsBeforeN);
+        tensionsAtStartN = Position.inOrder(tensionsAtStartN == null ? tensionsBeforeN : tensionsAtStartN);
+        tensionsAfterN = Position.inOrder(tensionsAfterN);
         steps = List.copyOf(steps);
         owed = owed == null ? List.of() : List.copyOf(owed);
         refusals = List.copyOf(refusals);
@@ -125,6 +131,7 @@ public record ChangePlan(
 
     /** {@return how a string is wound by this plan; the usual way where it does not wind it} */
     public WindingChoice windingOf(Position position) {
+        requireNonNull(position, "position");
         Lock lock = WindingChoice.USUAL.lock();
         Wall wall = WindingChoice.USUAL.wall();
         Way way = WindingChoice.USUAL.way();
@@ -150,6 +157,6 @@ public record ChangePlan(
     public Set<Material> kit() {
         Set<Material> kit = new LinkedHashSet<>();
         steps.forEach(step -> kit.addAll(step.materials()));
-        return kit;
+        return Collections.unmodifiableSet(kit);
     }
 }

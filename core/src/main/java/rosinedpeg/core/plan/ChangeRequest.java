@@ -124,6 +124,7 @@ public record ChangeRequest(
 
     /** {@return the strings that lie over the peg of that one} */
     public Set<Position> over(Position position) {
+        requireNonNull(position, "position");
         return covering.getOrDefault(position, EnumSet.noneOf(Position.class));
     }
 
@@ -193,6 +194,6 @@ public record ChangeRequest(
     public Map<Position, StringSpec> afterwards() {
         Map<Position, StringSpec> afterwards = new EnumMap<>(present);
         afterwards.putAll(replacements);
-        return afterwards;
+        return Position.inOrder(afterwards);
     }
 }

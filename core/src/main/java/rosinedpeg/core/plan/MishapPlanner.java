@@ -1,5 +1,8 @@
 package rosinedpeg.core.plan;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -104,6 +107,11 @@ public final class MishapPlanner {
      * @return the plan from now on; its steps before the one in hand are the same
      */
     public static ChangePlan amended(ChangePlan plan, int reached, Mishap mishap, int times, Optional<Lean> lean) {
+        if (reached < 0 || reached >= plan.steps().size()) {
+            throw new IllegalArgumentException("reached is " + reached + "; it must be from 0 to "
+                    + (plan.steps().size() - 1));
+        }
+        requireNonNull(lean, "lean");
         MishapPlanner planner = new MishapPlanner(plan, reached, lean);
         List<Step> rest = planner.answer(mishap, times);
         List<Step> cure = new ArrayList<>(planner.list.steps());
@@ -127,6 +135,7 @@ public final class MishapPlanner {
      * @param tensionsN what they carried before, in N; changed
      */
     public static void strike(Mishap mishap, Map<Position, Double> tensionsN) {
+        requireFinite("tensionsN", tensionsN);
         switch (mishap.kind()) {
             case STRING_BROKE, TIP_PULLED_OUT -> tensionsN.put(mishap.position(), 0.0);
             case BRIDGE_DOWN -> tensionsN.replaceAll((position, tensionN) -> 0.0);

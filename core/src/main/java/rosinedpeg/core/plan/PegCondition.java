@@ -1,5 +1,7 @@
 package rosinedpeg.core.plan;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -28,6 +30,7 @@ public enum PegCondition {
      * @return the material; empty when the peg is only cleaned
      */
     public Optional<Material> treatedWith(Schools.Treatment treatment) {
+        requireNonNull(treatment, "treatment");
         if (treatment == Schools.Treatment.COMPOUND) {
             return Optional.of(Material.PEG_COMPOUND);
         }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.plan;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +38,8 @@ public final class RepairPlanner {
      * @throws IllegalArgumentException when a position has no string
      */
     public RepairPlanner(SetUp setUp, Map<Position, StringSpec> strings, Schools schools, Particulars particulars) {
+        requireNonNull(particulars, "particulars");
+        requireNonNull(schools, "schools");
         if (!strings.keySet().containsAll(setUp.positions())) {
             throw new IllegalArgumentException(
                     "strings are at " + strings.keySet() + "; there must be one at each of " + setUp.positions());

@@ -187,6 +187,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
 
     /** {@return the usual choices for a family: a bass is changed pair by side} */
     public static Schools usual(Family family) {
+        requireNonNull(family, "family");
         return family == Family.BASS ? USUAL.with(Off.PAIR_BY_SIDE, Begin.BASS_SIDE_FIRST) : USUAL;
     }
 
@@ -252,6 +253,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
 
     /** {@return what suits a peg at the wall: only a slipping one is wound up to it, on a fitting one it wears the hole} */
     public static Wall wallFor(PegCondition peg) {
+        requireNonNull(peg, "peg");
         return peg == PegCondition.SLIPS ? Wall.WOUND_TO_WALL : Wall.SMALL_GAP;
     }
 }

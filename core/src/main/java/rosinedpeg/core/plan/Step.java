@@ -1,7 +1,9 @@
 package rosinedpeg.core.plan;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -37,13 +39,14 @@ public record Step(
 
     /** Copies the collections. */
     public Step {
+        requireFinite("tensionsAfterN", tensionsAfterN);
         requireNonNull(kind, "kind");
         requireNonNull(sharesAfter, "sharesAfter");
         requireNonNull(bandAfter, "bandAfter");
         materials = List.copyOf(materials);
         cautions = List.copyOf(cautions);
-        figures = figures.isEmpty() ? Map.of() : new EnumMap<>(figures);
-        tensionsAfterN = new EnumMap<>(tensionsAfterN);
+        figures = figures.isEmpty() ? Map.of() : Collections.unmodifiableMap(new EnumMap<>(figures));
+        tensionsAfterN = Position.inOrder(tensionsAfterN);
     }
 
     /** {@return what can be read at it; a bridge that no string holds cannot lean} */

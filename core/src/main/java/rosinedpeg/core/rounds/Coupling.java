@@ -1,5 +1,7 @@
 package rosinedpeg.core.rounds;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.Collection;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -38,6 +40,8 @@ public record Coupling(double mmPerN) {
 
     /** {@return what another string loses when one is raised: {@code −c·ΔT·EA/S}, in N; negative for a loss} */
     public double changeN(double riseN, double stiffnessNPerMm) {
+        requireFinite("riseN", riseN);
+        requireFinite("stiffnessNPerMm", stiffnessNPerMm);
         return -mmPerN * riseN * stiffnessNPerMm;
     }
 
@@ -76,5 +80,12 @@ public record Coupling(double mmPerN) {
      * @param stiffnessNPerMm EA/S of the other
      * @param lossN what the other lost, in N; positive for a loss
      */
-    public record Observation(double riseN, double stiffnessNPerMm, double lossN) {}
+    public record Observation(double riseN, double stiffnessNPerMm, double lossN) {
+        /** Checks the parts. */
+        public Observation {
+            requireFinite("lossN", lossN);
+            requireFinite("riseN", riseN);
+            requireFinite("stiffnessNPerMm", stiffnessNPerMm);
+        }
+    }
 }

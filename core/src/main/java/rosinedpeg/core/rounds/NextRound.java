@@ -1,5 +1,8 @@
 package rosinedpeg.core.rounds;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -18,6 +21,12 @@ import rosinedpeg.core.strings.StringSpec;
  * @param order that order
  */
 public record NextRound(Position next, Map<Position, Cents> drops, int rounds, List<Position> order) {
+    /** Checks the parts. */
+    public NextRound {
+        requireNonNull(drops, "drops");
+        requireNonNull(next, "next");
+        requireNonNull(order, "order");
+    }
 
     /** A string that carries less than this share of its tension is set aside: nobody listens to it. */
     private static final double SOUNDS = 0.5;
@@ -38,6 +47,7 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
             Map<Position, Double> tensionsN,
             Coupling coupling,
             Position raised) {
+        requireFinite("tensionsN", tensionsN);
         Map<Position, TunedString> on = new EnumMap<>(Position.class);
         Map<Position, Double> nowN = new EnumMap<>(Position.class);
         strings.forEach((position, string) -> {

@@ -1,5 +1,7 @@
 package rosinedpeg.core.rounds;
 
+import static java.util.Objects.requireNonNull;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
@@ -24,12 +26,14 @@ public record TunedString(Position position, double targetN, double stiffnessNPe
      * @throws rosinedpeg.core.figure.OutOfRangeException when one is outside its range
      */
     public TunedString {
+        requireNonNull(position, "position");
         TARGET.require("targetN", targetN);
         STIFFNESS.require("stiffnessNPerMm", stiffnessNPerMm);
     }
 
     /** {@return the string with that elasticity} */
     public static TunedString of(Position position, Elasticity elasticity) {
+        requireNonNull(position, "position");
         return new TunedString(position, elasticity.tensionN(), elasticity.stiffnessNPerMm());
     }
 

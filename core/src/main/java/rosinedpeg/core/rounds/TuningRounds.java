@@ -1,5 +1,8 @@
 package rosinedpeg.core.rounds;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -40,6 +43,7 @@ public final class TuningRounds {
      * @throws IllegalArgumentException when there is none or a position comes twice
      */
     public TuningRounds(Collection<TunedString> strings, Coupling coupling) {
+        requireNonNull(coupling, "coupling");
         if (strings.isEmpty()
                 || strings.stream().map(TunedString::position).distinct().count() != strings.size()) {
             throw new IllegalArgumentException("strings are " + strings + "; each position must come once");
@@ -58,6 +62,7 @@ public final class TuningRounds {
      * @throws IllegalArgumentException when the order does not name every string once, or it never comes to an end
      */
     public Rounds simulate(Map<Position, Double> startN, List<Position> order, double toleranceCents) {
+        requireFinite("startN", startN);
         TOLERANCE.require("toleranceCents", toleranceCents);
         if (order.size() != strings.size()
                 || !order.containsAll(
@@ -88,6 +93,7 @@ public final class TuningRounds {
      * @return the best rounds
      */
     public Rounds best(Map<Position, Double> startN, double toleranceCents) {
+        requireFinite("startN", startN);
         return Permutations.of(strings.stream().map(TunedString::position).toList()).stream()
                 .map(order -> simulate(startN, order, toleranceCents))
                 .min(Comparator.comparingInt(Rounds::count).thenComparingDouble(Rounds::toRedoCents))
@@ -102,6 +108,7 @@ public final class TuningRounds {
      * @return for each other string the change of its pitch, in cents; negative for a drop
      */
     public Map<Position, Cents> predictedDrops(Map<Position, Double> nowN, Position raised) {
+        requireFinite("nowN", nowN);
         Map<Position, Double> afterN = new EnumMap<>(nowN);
         bringUp(afterN, string(raised));
         Map<Position, Cents> drops = new EnumMap<>(Position.class);
@@ -152,6 +159,11 @@ public final class TuningRounds {
      * @param centsAfter how far from pitch each string is after each round
      */
     public record Rounds(List<Position> order, List<Map<Position, Double>> centsAfter) {
+        /** Checks the parts. */
+        public Rounds {
+            requireNonNull(centsAfter, "centsAfter");
+            requireNonNull(order, "order");
+        }
 
         /** {@return how many rounds it takes} */
         public int count() {

@@ -1,5 +1,8 @@
 package rosinedpeg.core.settling;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.List;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -28,6 +31,13 @@ import rosinedpeg.core.strings.StringCore;
  */
 public record SettlingFit(
         SettlingForecast forecast, int readings, double varianceLnTotal, double varianceLnTau, double covariance) {
+    /** Checks the parts. */
+    public SettlingFit {
+        requireFinite("covariance", covariance);
+        requireNonNull(forecast, "forecast");
+        requireFinite("varianceLnTau", varianceLnTau);
+        requireFinite("varianceLnTotal", varianceLnTotal);
+    }
 
     /** How widely ln A scatters from string to string of one core. */
     public static final double SPREAD_LN_TOTAL = 0.35;
@@ -145,5 +155,12 @@ public record SettlingFit(
      * @param best the best guess
      * @param high upper end
      */
-    public record Interval(double low, double best, double high) {}
+    public record Interval(double low, double best, double high) {
+        /** Checks the parts. */
+        public Interval {
+            requireFinite("best", best);
+            requireFinite("high", high);
+            requireFinite("low", low);
+        }
+    }
 }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.settling;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.OptionalDouble;
 import java.util.function.DoubleUnaryOperator;
 import rosinedpeg.core.figure.Range;
@@ -57,6 +59,8 @@ public record SettlingForecast(double totalCents, double tauHours) {
 
     /** {@return the loss between two hours, in cents} */
     public double driftCents(double fromHours, double toHours) {
+        requireFinite("fromHours", fromHours);
+        requireFinite("toHours", toHours);
         return lostCents(toHours) - lostCents(fromHours);
     }
 
@@ -68,6 +72,7 @@ public record SettlingForecast(double totalCents, double tauHours) {
      * @return hours since it came to pitch
      */
     public double steadyAtHours(double toleranceCents, double windowHours) {
+        requireFinite("windowHours", windowHours);
         TOLERANCE.require("toleranceCents", toleranceCents);
         return firstHour(hour -> toleranceCents - driftCents(hour, hour + windowHours), 0)
                 .orElse(FURTHEST_HOURS);
@@ -86,6 +91,7 @@ public record SettlingForecast(double totalCents, double tauHours) {
      * @return hours since it came to pitch; empty when it will never sink so far
      */
     public OptionalDouble wantsTuningAtHours(double tunedAtHours, double toleranceCents) {
+        requireFinite("tunedAtHours", tunedAtHours);
         TOLERANCE.require("toleranceCents", toleranceCents);
         return firstHour(hour -> driftCents(tunedAtHours, hour) - toleranceCents, tunedAtHours);
     }

@@ -1,5 +1,8 @@
 package rosinedpeg.core.setup;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import java.util.ArrayList;
 import java.util.List;
 import rosinedpeg.core.strings.Position;
@@ -13,6 +16,13 @@ import rosinedpeg.core.strings.Position;
  * @param limitMm the limit, in mm
  */
 public record Contradiction(Kind kind, Measurable one, Measurable other, double limitMm) {
+    /** Checks the parts. */
+    public Contradiction {
+        requireNonNull(kind, "kind");
+        requireFinite("limitMm", limitMm);
+        requireNonNull(one, "one");
+        requireNonNull(other, "other");
+    }
 
     /** Why two figures cannot both be true. */
     public enum Kind {

@@ -1,6 +1,7 @@
 package rosinedpeg.core.setup;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.Arrays;
 import java.util.Collection;
@@ -110,6 +111,7 @@ public record SetUp(
 
     /** {@return the figure of what can be measured; null for what such an instrument does not have} */
     public Figure figure(Measurable measurable) {
+        requireNonNull(measurable, "measurable");
         return figures.get(measurable);
     }
 
@@ -191,6 +193,7 @@ public record SetUp(
 
     /** {@return from the middle of the pegbox to either wall, at a distance from the nut, in mm} */
     public double pegboxHalfWidthMm(double fromNutMm) {
+        requireFinite("fromNutMm", fromNutMm);
         return PegLayout.halfWidthMm(
                 value(Quantity.PEGBOX_WIDTH_AT_NUT),
                 value(Quantity.PEGBOX_WIDTH_AT_END),

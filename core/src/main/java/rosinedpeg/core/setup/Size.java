@@ -1,6 +1,7 @@
 package rosinedpeg.core.setup;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.List;
 import java.util.Map;
@@ -39,6 +40,7 @@ public record Size(Family family, String code, double vibratingLengthMm) {
 
     /** Checks that nothing is missing. */
     public Size {
+        requireFinite("vibratingLengthMm", vibratingLengthMm);
         requireNonNull(family, "family");
         requireNonNull(code, "code");
     }

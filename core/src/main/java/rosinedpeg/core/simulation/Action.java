@@ -32,21 +32,42 @@ public sealed interface Action {
          * @throws rosinedpeg.core.figure.OutOfRangeException outside −1080 to 1080°
          */
         public TurnPeg {
+            requireNonNull(position, "position");
             TURN.require("degrees", degrees);
         }
     }
 
     /** Pushes a peg into its hole. */
-    record Push(Position position) implements Action {}
+    record Push(Position position) implements Action {
+        /** Checks the parts. */
+        public Push {
+            requireNonNull(position, "position");
+        }
+    }
 
     /** Takes the hand off a peg. */
-    record LetGo(Position position) implements Action {}
+    record LetGo(Position position) implements Action {
+        /** Checks the parts. */
+        public LetGo {
+            requireNonNull(position, "position");
+        }
+    }
 
     /** Lets a string down and lays it beside its nut groove. */
-    record SetAside(Position position) implements Action {}
+    record SetAside(Position position) implements Action {
+        /** Checks the parts. */
+        public SetAside {
+            requireNonNull(position, "position");
+        }
+    }
 
     /** Lays a string that was set aside back into its groove and brings it to pitch. */
-    record LayBack(Position position) implements Action {}
+    record LayBack(Position position) implements Action {
+        /** Checks the parts. */
+        public LayBack {
+            requireNonNull(position, "position");
+        }
+    }
 
     /**
      * Takes a string off.
@@ -54,7 +75,12 @@ public sealed interface Action {
      * @param position the string
      * @param clothUnderBall whether a finger or cloth is between its ball and the varnish
      */
-    record TakeOff(Position position, boolean clothUnderBall) implements Action {}
+    record TakeOff(Position position, boolean clothUnderBall) implements Action {
+        /** Checks the parts. */
+        public TakeOff {
+            requireNonNull(position, "position");
+        }
+    }
 
     /**
      * Hangs a string at its tail, puts its tip through the hole and locks it.
@@ -78,7 +104,12 @@ public sealed interface Action {
     }
 
     /** Rubs graphite into both grooves of a string; it has to be out of them. */
-    record RubGraphite(Position position) implements Action {}
+    record RubGraphite(Position position) implements Action {
+        /** Checks the parts. */
+        public RubGraphite {
+            requireNonNull(position, "position");
+        }
+    }
 
     /**
      * Eases the top of the bridge.
@@ -98,5 +129,10 @@ public sealed interface Action {
     }
 
     /** Plucks a string and listens. */
-    record Pluck(Position position) implements Action {}
+    record Pluck(Position position) implements Action {
+        /** Checks the parts. */
+        public Pluck {
+            requireNonNull(position, "position");
+        }
+    }
 }

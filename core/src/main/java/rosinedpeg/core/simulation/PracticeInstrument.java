@@ -109,6 +109,7 @@ public final class PracticeInstrument {
 
     /** {@return the tension of a string, 0 N when it is slack or off} */
     public double tensionN(Position position) {
+        requireNonNull(position, "position");
         PracticeString there = strings.get(position);
         if (there == null || !bridgeStands) {
             return 0;
@@ -172,7 +173,13 @@ public final class PracticeInstrument {
      * @param after the instrument afterwards
      * @param consequences what happened, in order
      */
-    public record Outcome(PracticeInstrument after, List<Consequence> consequences) {}
+    public record Outcome(PracticeInstrument after, List<Consequence> consequences) {
+        /** Checks the parts. */
+        public Outcome {
+            requireNonNull(after, "after");
+            requireNonNull(consequences, "consequences");
+        }
+    }
 
     /** A practice instrument that is being changed. */
     private static final class Builder {

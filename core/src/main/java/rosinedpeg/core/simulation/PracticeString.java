@@ -1,5 +1,8 @@
 package rosinedpeg.core.simulation;
 
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 
@@ -16,6 +19,13 @@ import rosinedpeg.core.winding.Lock;
  */
 public record PracticeString(
         StringSpec string, double stretchMm, boolean aside, boolean held, double grip, Lock lock, double tipMm) {
+    /** Checks the parts. */
+    public PracticeString {
+        requireFinite("grip", grip);
+        requireFinite("stretchMm", stretchMm);
+        requireNonNull(string, "string");
+        requireFinite("tipMm", tipMm);
+    }
 
     PracticeString stretched(double mm) {
         return new PracticeString(string, mm, aside, held, grip, lock, tipMm);

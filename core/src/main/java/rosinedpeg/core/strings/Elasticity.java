@@ -1,5 +1,7 @@
 package rosinedpeg.core.strings;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
@@ -62,6 +64,7 @@ public record Elasticity(double tensionN, double axialStiffnessN, double freeLen
      * @throws rosinedpeg.core.figure.OutOfRangeException when a diameter is outside its range
      */
     public static double drawnInMm(double degrees, double shaftDiameterMm, double stringDiameterMm) {
+        requireFinite("degrees", degrees);
         SHAFT.require("shaftDiameterMm", shaftDiameterMm);
         StringSpec.DIAMETER.require("stringDiameterMm", stringDiameterMm);
         return Math.toRadians(degrees) * (shaftDiameterMm + stringDiameterMm) / 2;

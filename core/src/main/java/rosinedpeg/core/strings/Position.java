@@ -1,5 +1,9 @@
 package rosinedpeg.core.strings;
 
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+
 /** The place of a string on its instrument, counted as players do: I is the highest. */
 public enum Position {
     I,
@@ -26,6 +30,13 @@ public enum Position {
             throw new IllegalArgumentException("number is " + number + "; it must be from 1 to 5");
         }
         return values()[number - 1];
+    }
+
+    /** {@return a copy of a map that cannot be changed, I first} */
+    public static <V> Map<Position, V> inOrder(Map<Position, V> map) {
+        Map<Position, V> copy = new EnumMap<>(Position.class);
+        copy.putAll(map);
+        return Collections.unmodifiableMap(copy);
     }
 
     /** {@return whether the other string lies next to this one} */

@@ -1,6 +1,7 @@
 package rosinedpeg.core.strings;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -121,6 +122,7 @@ public record StringSpec(
      * @throws IllegalArgumentException when the tension is not above 0
      */
     public double centsToBreaking(double presentTensionN) {
+        requireFinite("presentTensionN", presentTensionN);
         return Cents.betweenTensions(presentTensionN, breakingTensionN()).value();
     }
 }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.tailpiece;
 
+import static java.util.Objects.requireNonNull;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
@@ -80,5 +82,11 @@ public record Afterlength(double vibratingLengthMm, double measuredMm) {
      * @param nearest the nearest pitch
      * @param off how far it is from that
      */
-    public record Sounding(Pitch nearest, Cents off) {}
+    public record Sounding(Pitch nearest, Cents off) {
+        /** Checks the parts. */
+        public Sounding {
+            requireNonNull(nearest, "nearest");
+            requireNonNull(off, "off");
+        }
+    }
 }

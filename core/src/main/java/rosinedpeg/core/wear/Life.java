@@ -1,5 +1,7 @@
 package rosinedpeg.core.wear;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
@@ -25,6 +27,7 @@ public record Life(double hours, double months) {
      * @throws rosinedpeg.core.figure.OutOfRangeException when one is outside its range
      */
     public Life {
+        requireFinite("hours", hours);
         HOURS.require("lifeHours", hours);
         MONTHS.require("lifeMonths", months);
     }

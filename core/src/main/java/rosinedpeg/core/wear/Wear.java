@@ -1,6 +1,7 @@
 package rosinedpeg.core.wear;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.Set;
 import rosinedpeg.core.figure.Range;
@@ -55,6 +56,7 @@ public record Wear(double hours, double months, double signs, Life life) {
      * @return months; 0 or below when it is due already
      */
     public double monthsLeft(double threshold, double hoursPerWeek) {
+        requireFinite("threshold", threshold);
         HOURS_PER_WEEK.require("hoursPerWeek", hoursPerWeek);
         return (threshold - worn()) / (hoursPerWeek * WEEKS_PER_MONTH / life.hours() + 1 / life.months());
     }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.winding;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Arrays;
 import java.util.List;
 import rosinedpeg.core.figure.Range;
@@ -23,6 +25,7 @@ public enum Lock {
 
     /** {@return the locks that a string of a family can have, the usual one first} */
     public static List<Lock> of(Family family) {
+        requireNonNull(family, "family");
         return Arrays.stream(values())
                 .filter(lock -> family == Family.BASS || !lock.forBassOnly())
                 .toList();

@@ -1,5 +1,7 @@
 package rosinedpeg.core.winding;
 
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -12,6 +14,10 @@ import rosinedpeg.core.strings.StringSpec;
  * @param count turns, counted from the hole; below 0 the tip does not reach the peg
  */
 public record Turns(double count) {
+    /** Checks the parts. */
+    public Turns {
+        requireFinite("count", count);
+    }
 
     private static final double STEEL_IS_WRONG_FROM = 3;
     private static final double OTHERS_ARE_WRONG_FROM = 1.5;
@@ -40,6 +46,13 @@ public record Turns(double count) {
             double stretchMm,
             double shaftDiameterMm,
             double stringDiameterMm) {
+        requireFinite("anchorToNutMm", anchorToNutMm);
+        requireFinite("nutToPegMm", nutToPegMm);
+        requireFinite("shaftDiameterMm", shaftDiameterMm);
+        requireFinite("stretchMm", stretchMm);
+        requireFinite("stringDiameterMm", stringDiameterMm);
+        requireFinite("tipMm", tipMm);
+        requireFinite("totalMm", totalMm);
         if (!(shaftDiameterMm > 0) || !(stringDiameterMm > 0)) {
             throw new IllegalArgumentException(
                     "diameters are " + shaftDiameterMm + " and " + stringDiameterMm + " mm; both must be above 0");
@@ -105,6 +118,8 @@ public record Turns(double count) {
      * @throws IllegalArgumentException when the diameter is not above 0
      */
     public double farSide(double holeToTargetMm, double stringDiameterMm) {
+        requireFinite("holeToTargetMm", holeToTargetMm);
+        requireFinite("stringDiameterMm", stringDiameterMm);
         if (!(stringDiameterMm > 0)) {
             throw new IllegalArgumentException("stringDiameterMm is " + stringDiameterMm + "; it must be above 0 mm");
         }

@@ -1,6 +1,7 @@
 package rosinedpeg.core.winding;
 
 import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -63,6 +64,28 @@ public record WindingPlan(
         double spareMm,
         double trimMm,
         Origin origin) {
+    /** Checks the parts. */
+    public WindingPlan {
+        requireFinite("beforeHangingTurns", beforeHangingTurns);
+        requireFinite("farSideTurns", farSideTurns);
+        requireFinite("fromXMm", fromXMm);
+        requireFinite("holeXMm", holeXMm);
+        requireFinite("knobSideTurns", knobSideTurns);
+        requireFinite("knobTurns", knobTurns);
+        requireFinite("leavesXMm", leavesXMm);
+        requireNonNull(origin, "origin");
+        requireNonNull(outcome, "outcome");
+        requireFinite("pastShaftMm", pastShaftMm);
+        requireNonNull(position, "position");
+        requireFinite("shaftDegrees", shaftDegrees);
+        requireFinite("sideAngleDeg", sideAngleDeg);
+        requireFinite("spareMm", spareMm);
+        requireFinite("tipMm", tipMm);
+        requireFinite("toXMm", toXMm);
+        requireFinite("trimMm", trimMm);
+        requireNonNull(turns, "turns");
+        requireFinite("wallGapMm", wallGapMm);
+    }
 
     /** A hole nearer to the wall than this share of the shaft's diameter is hard to reach. */
     private static final double HARD_TO_REACH = 0.4;
@@ -188,6 +211,7 @@ public record WindingPlan(
 
     /** {@return how far knob or crank are turned for some of the turns on the shaft} */
     public double knobTurnsOf(double someTurns) {
+        requireFinite("someTurns", someTurns);
         return shaftDegrees == 0 ? 0 : someTurns * 360 * knobTurns / shaftDegrees;
     }
 
@@ -203,6 +227,8 @@ public record WindingPlan(
 
     /** {@return the line of the string from its nut groove to its shaft} */
     public Line line(Pegbox pegbox, double stringDiameterMm, Way way) {
+        requireFinite("stringDiameterMm", stringDiameterMm);
+        requireNonNull(way, "way");
         Vector3D end = way == Way.UNDER
                 ? pegbox.bottomTangent(position, leavesXMm, stringDiameterMm)
                 : pegbox.topTangent(position, leavesXMm, stringDiameterMm);
@@ -216,9 +242,15 @@ public record WindingPlan(
      * @param to where it meets its shaft
      */
     public record Line(Vector3D from, Vector3D to) {
+        /** Checks the parts. */
+        public Line {
+            requireNonNull(from, "from");
+            requireNonNull(to, "to");
+        }
 
         /** {@return the point at a distance from the nut along the pegbox} */
         public Vector3D atY(double yMm) {
+            requireFinite("yMm", yMm);
             double share = (yMm - from.getY()) / (to.getY() - from.getY());
             return new Vector3D(1 - share, from, share, to);
         }
