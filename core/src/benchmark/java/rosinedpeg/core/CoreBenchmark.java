@@ -129,7 +129,7 @@ public class CoreBenchmark {
             all = new ArrayList<>();
             for (int i = 0; i < readings; i++) {
                 double hours = 96.0 * (i + 1) / readings;
-                all.add(new SettlingReading(hours, truth.lostCents(hours) + random.nextGaussian()));
+                all.add(new SettlingReading(hours, -truth.lostCents(hours) + random.nextGaussian(), false));
             }
         }
     }

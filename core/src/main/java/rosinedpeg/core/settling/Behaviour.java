@@ -1,50 +1,47 @@
 package rosinedpeg.core.settling;
 
-import java.util.Comparator;
-import java.util.List;
-import rosinedpeg.core.strings.StringCore;
+import org.hipparchus.distribution.continuous.TDistribution;
 
-/** What the latest drop of a new string is to be put down to. */
+/** What a drop of a new string is to be put down to. */
 public enum Behaviour {
     /** As the core would have it. */
     SETTLING,
+    /** More than one would expect, but settling may explain it yet: another reading tells. */
+    UNDECIDED,
     /** More than the core explains, in the first hours: the turns on the peg still draw tight. */
     BEDDING_IN,
     /** Far more than settling can explain, later on: the peg creeps back. */
     SLIPPING;
 
-    /** A drop may exceed the expected one by this before anything but settling is named. */
-    private static final double LEEWAY_CENTS = 12;
-
+    /** Settling alone goes so far once in so many readings: then it is not what it is. */
+    private static final double NOT_SETTLING = 1 / 450.0;
+    /** From here on it may be something else. */
+    private static final double MAY_BE_MORE = 1 / 20.0;
     /** Turns are tight after this share of τ. */
-    private static final double BEDDING_IN_SHARE = 0.2;
+    static final double BEDDING_IN_SHARE = 0.2;
 
     /**
-     * Judges the latest drop against what the readings before it let one expect.
+     * Judges a drop by how rarely settling alone would go as far, by Student's t: the fewer readings a spread rests on, the
+     * less it says.
      *
-     * @param core what the string is made of
-     * @param readings what was read, in any order; not empty
-     * @return what the latest drop is to be put down to
-     * @throws IllegalArgumentException when there is no reading
+     * @param spreads by how many spreads it is more than was expected
+     * @param readings how many readings the spread rests on, above 0
+     * @param early whether turns may still draw tight
+     * @return what it is to be put down to
      */
-    public static Behaviour of(StringCore core, List<SettlingReading> readings) {
-        if (readings.isEmpty()) {
-            throw new IllegalArgumentException("readings is empty; it must have at least one reading");
-        }
-        List<SettlingReading> inOrder = readings.stream()
-                .sorted(Comparator.comparingDouble(SettlingReading::hours))
-                .toList();
-        SettlingReading latest = inOrder.get(inOrder.size() - 1);
-        List<SettlingReading> earlier = inOrder.subList(0, inOrder.size() - 1);
-        SettlingReading before = earlier.isEmpty() ? new SettlingReading(0, 0) : earlier.get(earlier.size() - 1);
-        SettlingForecast expected = SettlingFit.of(core, earlier).forecast();
-        double expectedDrop = expected.driftCents(before.hours(), latest.hours());
-        double drop = latest.lostCents() - before.lostCents();
-        // The less was known before, the more a string may differ from its core's default.
-        double spread = earlier.isEmpty() ? SettlingFit.SPREAD_LN_TOTAL : SettlingFit.SPREAD_LN_TOTAL / 2;
-        if (drop <= expectedDrop * (1 + 2 * spread) + LEEWAY_CENTS) {
+    static Behaviour of(double spreads, double readings, boolean early) {
+        double asFar = 1 - new TDistribution(readings).cumulativeProbability(spreads);
+        if (asFar > MAY_BE_MORE) {
             return SETTLING;
         }
-        return latest.hours() <= BEDDING_IN_SHARE * SettlingForecast.usual(core).tauHours() ? BEDDING_IN : SLIPPING;
+        if (asFar > NOT_SETTLING) {
+            return UNDECIDED;
+        }
+        return early ? BEDDING_IN : SLIPPING;
+    }
+
+    /** {@return whether what was lost says nothing of how the string settles} */
+    public boolean cutOut() {
+        return this == BEDDING_IN || this == SLIPPING;
     }
 }

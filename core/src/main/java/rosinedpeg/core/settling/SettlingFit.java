@@ -1,9 +1,10 @@
 package rosinedpeg.core.settling;
 
-import static java.util.Objects.requireNonNull;
-import static rosinedpeg.core.figure.Finite.requireFinite;
-
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DiagonalMatrix;
@@ -16,40 +17,61 @@ import org.hipparchus.util.Pair;
 import rosinedpeg.core.strings.StringCore;
 
 /**
- * A forecast corrected by the readings of the string itself.
+ * A forecast corrected by the readings of the string itself, which says how good it is.
  *
- * <p>Least squares on the logarithms of A and τ. The default of the core takes part as if it had been observed, with a
- * spread of {@value #SPREAD_LN_TOTAL} and {@value #SPREAD_LN_TAU}; each reading with one of
- * {@value #READING_SPREAD_CENTS} cents. So no reading leaves the default, and many readings outweigh it. The spread of
- * what is found follows from the curvature at the best fit; intervals hold the truth about nine times in ten.
+ * <p>What is looked for are ln A and ln τ. The default of the core takes part as if it had been observed, with a spread of
+ * {@value #SPREAD_LN_TOTAL} and {@value #SPREAD_LN_TAU}: no reading leaves the default, many outweigh it. How widely readings
+ * scatter is not known beforehand either: {@value #READING_SPREAD_CENTS} cents are assumed as firmly as
+ * {@value #SPREAD_READINGS} readings would show them, and what the fit leaves over corrects them, so that a string that is
+ * read badly has a wide interval. Residuals are those of {@link Drops}. The best fit is found by Levenberg and Marquardt's
+ * method, in turn with the scatter.
  *
- * @param forecast the corrected forecast
- * @param readings how many readings it rests on
- * @param varianceLnTotal variance of ln A
- * @param varianceLnTau variance of ln τ
- * @param covariance of the two
+ * <p>Intervals do not trust the curvature at the best fit, since the hour at which a string holds is far from straight in ln A
+ * and ln τ: the posterior is weighed on a grid laid along the axes of that curvature, and the hour is worked out at each
+ * point. An interval runs from the 5th to the 95th hundredth of that weight; the table in {@code docs/arithmetic.md} shows
+ * how often the truth lies in it.
+ *
+ * <p>Readings are taken one after the other. One that has sunk further than all of this explains is a slip, or turns that
+ * still draw tight; it is cut out, and the fit goes on from where the string was found.
  */
-public record SettlingFit(
-        SettlingForecast forecast, int readings, double varianceLnTotal, double varianceLnTau, double covariance) {
-    /** Checks the parts. */
-    public SettlingFit {
-        requireFinite("covariance", covariance);
-        requireNonNull(forecast, "forecast");
-        requireFinite("varianceLnTau", varianceLnTau);
-        requireFinite("varianceLnTotal", varianceLnTotal);
-    }
+public final class SettlingFit {
 
     /** How widely ln A scatters from string to string of one core. */
     public static final double SPREAD_LN_TOTAL = 0.35;
     /** How widely ln τ does. */
     public static final double SPREAD_LN_TAU = 0.5;
-    /** How widely readings of one pitch scatter. */
-    public static final double READING_SPREAD_CENTS = 4;
+    /** How widely readings of one pitch scatter, by default: those of one person 4, of another 8. */
+    public static final double READING_SPREAD_CENTS = 5.4;
+    /** How many readings that is worth. */
+    public static final double SPREAD_READINGS = 2;
 
-    private static final double NINE_IN_TEN = 1.645;
+    private static final double LOW_SHARE = 0.05;
+    private static final double HIGH_SHARE = 0.95;
     private static final double LEAST_LN = Math.log(0.11);
     private static final double MOST_LN_TAU = Math.log(990);
     private static final double MOST_LN_TOTAL = Math.log(1990);
+    /** Points of the grid along each axis, and how many spreads it reaches from the best fit. */
+    private static final int GRID = 17;
+
+    private static final double GRID_REACH = 4;
+
+    /** Where a drop becomes doubtful, in spreads. */
+    private static final double FAR_OUT = 2.7;
+
+    private final double[] usual;
+    private final Drops drops = new Drops();
+    private final List<Sinking> sinkings = new ArrayList<>();
+    private RealVector best;
+    private RealMatrix covariance;
+    private double variance = READING_SPREAD_CENTS * READING_SPREAD_CENTS;
+
+    private SettlingFit(StringCore core) {
+        SettlingForecast forecast = SettlingForecast.usual(core);
+        this.usual = new double[] {Math.log(forecast.totalCents()), Math.log(forecast.tauHours())};
+        this.best = new ArrayRealVector(usual);
+        this.covariance =
+                new DiagonalMatrix(new double[] {SPREAD_LN_TOTAL * SPREAD_LN_TOTAL, SPREAD_LN_TAU * SPREAD_LN_TAU});
+    }
 
     /**
      * Fits the readings of a string.
@@ -59,39 +81,43 @@ public record SettlingFit(
      * @return the fit
      */
     public static SettlingFit of(StringCore core, List<SettlingReading> readings) {
-        SettlingForecast usual = SettlingForecast.usual(core);
-        if (readings.isEmpty()) {
-            return new SettlingFit(usual, 0, SPREAD_LN_TOTAL * SPREAD_LN_TOTAL, SPREAD_LN_TAU * SPREAD_LN_TAU, 0);
+        SettlingFit fit = new SettlingFit(core);
+        for (SettlingReading reading : SettlingReading.inOrder(readings)) {
+            Sinking sinking = fit.judge(reading, SettlingForecast.usual(core).tauHours());
+            fit.sinkings.add(sinking);
+            if (sinking.behaviour().cutOut()) {
+                fit.drops.cutBefore(reading);
+            } else {
+                fit.drops.add(reading);
+                fit.solve();
+            }
         }
-        double[] start = {Math.log(usual.totalCents()), Math.log(usual.tauHours())};
-        int rows = readings.size() + 2;
-        double[] target = new double[rows];
-        double[] weight = new double[rows];
-        for (int i = 0; i < readings.size(); i++) {
-            target[i] = readings.get(i).lostCents();
-            weight[i] = 1 / (READING_SPREAD_CENTS * READING_SPREAD_CENTS);
-        }
-        target[rows - 2] = start[0];
-        weight[rows - 2] = 1 / (SPREAD_LN_TOTAL * SPREAD_LN_TOTAL);
-        target[rows - 1] = start[1];
-        weight[rows - 1] = 1 / (SPREAD_LN_TAU * SPREAD_LN_TAU);
-        Optimum optimum = new LevenbergMarquardtOptimizer()
-                .optimize(new LeastSquaresBuilder()
-                        .start(start)
-                        .target(target)
-                        .weight(new DiagonalMatrix(weight))
-                        .model(point -> model(point, readings))
-                        .parameterValidator(SettlingFit::withinReason)
-                        .maxEvaluations(1000)
-                        .maxIterations(1000)
-                        .build());
-        RealMatrix spread = optimum.getCovariances(1e-14);
-        return new SettlingFit(
-                forecast(optimum.getPoint().getEntry(0), optimum.getPoint().getEntry(1)),
-                readings.size(),
-                spread.getEntry(0, 0),
-                spread.getEntry(1, 1),
-                spread.getEntry(0, 1));
+        return fit;
+    }
+
+    /** {@return the corrected forecast} */
+    public SettlingForecast forecast() {
+        return forecast(best.getEntry(0), best.getEntry(1));
+    }
+
+    /** {@return how many readings it rests on} */
+    public int readings() {
+        return drops.size();
+    }
+
+    /** {@return how widely its readings scatter, in cents: what was assumed, corrected by what the fit left over} */
+    public double scatterCents() {
+        return Math.sqrt(variance);
+    }
+
+    /** {@return each reading as it was judged when it came, in the order of the hours} */
+    public List<Sinking> sinkings() {
+        return List.copyOf(sinkings);
+    }
+
+    /** {@return the latest reading as it was judged; empty before the first} */
+    public Optional<Sinking> latest() {
+        return sinkings.isEmpty() ? Optional.empty() : Optional.of(sinkings.get(sinkings.size() - 1));
     }
 
     /**
@@ -101,22 +127,183 @@ public record SettlingFit(
      * @return hours since it came to pitch
      */
     public Interval steadyAtHours(Steadiness steadiness) {
-        double lnTotal = Math.log(forecast.totalCents());
-        double lnTau = Math.log(forecast.tauHours());
-        double step = 1e-4;
-        double best = lnSteady(lnTotal, lnTau, steadiness);
-        double byTotal = (lnSteady(lnTotal + step, lnTau, steadiness) - lnSteady(lnTotal - step, lnTau, steadiness))
-                / (2 * step);
-        double byTau = (lnSteady(lnTotal, lnTau + step, steadiness) - lnSteady(lnTotal, lnTau - step, steadiness))
-                / (2 * step);
-        double variance =
-                byTotal * byTotal * varianceLnTotal + byTau * byTau * varianceLnTau + 2 * byTotal * byTau * covariance;
-        double reach = NINE_IN_TEN * Math.sqrt(Math.max(0, variance));
-        return new Interval(Math.exp(best - reach), Math.exp(best), Math.exp(best + reach));
+        double[][] weighed = new double[GRID * GRID][];
+        double[][] axes = axes();
+        double all = 0;
+        double atBest = logPosterior(best.getEntry(0), best.getEntry(1));
+        for (int i = 0; i < GRID; i++) {
+            for (int j = 0; j < GRID; j++) {
+                double a = GRID_REACH * (2.0 * i / (GRID - 1) - 1);
+                double b = GRID_REACH * (2.0 * j / (GRID - 1) - 1);
+                double lnTotal = clamp(best.getEntry(0) + a * axes[0][0] + b * axes[1][0], MOST_LN_TOTAL);
+                double lnTau = clamp(best.getEntry(1) + a * axes[0][1] + b * axes[1][1], MOST_LN_TAU);
+                double weight = Math.exp(logPosterior(lnTotal, lnTau) - atBest);
+                all += weight;
+                weighed[i * GRID + j] = new double[] {forecast(lnTotal, lnTau).steadyAtHours(steadiness), weight};
+            }
+        }
+        Arrays.sort(weighed, Comparator.comparingDouble(point -> point[0]));
+        double hours = forecast().steadyAtHours(steadiness);
+        double low = quantile(weighed, LOW_SHARE * all);
+        // Where it may hold from the beginning, nothing lies below that; the whole tenth is left above.
+        double high = quantile(weighed, (low == 0 ? HIGH_SHARE - LOW_SHARE : HIGH_SHARE) * all);
+        return new Interval(Math.min(hours, low), hours, Math.max(hours, high));
     }
 
-    private static double lnSteady(double lnTotal, double lnTau, Steadiness steadiness) {
-        return Math.log(Math.max(1e-3, forecast(lnTotal, lnTau).steadyAtHours(steadiness)));
+    /** Half of a point's weight lies below it. */
+    private static double quantile(double[][] weighed, double share) {
+        double below = 0;
+        double lastBelow = 0;
+        double lastHours = weighed[0][0];
+        for (double[] point : weighed) {
+            double to = below + point[1] / 2;
+            if (to >= share) {
+                double part = to == lastBelow ? 1 : (share - lastBelow) / (to - lastBelow);
+                return lastHours + Math.max(0, part) * (point[0] - lastHours);
+            }
+            below += point[1];
+            lastBelow = to;
+            lastHours = point[0];
+        }
+        return lastHours;
+    }
+
+    /** The root of the covariance: two steps of one spread each, that do not lean on one another. */
+    private double[][] axes() {
+        double first = Math.sqrt(covariance.getEntry(0, 0));
+        double along = covariance.getEntry(0, 1) / first;
+        double across = Math.sqrt(Math.max(1e-12, covariance.getEntry(1, 1) - along * along));
+        return new double[][] {{first, along}, {0, across}};
+    }
+
+    /** With the scatter unknown, residuals weigh as Student's t has it. */
+    private double logPosterior(double lnTotal, double lnTau) {
+        double[] off = residuals(forecast(lnTotal, lnTau));
+        double squares = 0;
+        for (double one : off) {
+            squares += one * one;
+        }
+        double assumed = SPREAD_READINGS * READING_SPREAD_CENTS * READING_SPREAD_CENTS;
+        double fromTotal = (lnTotal - usual[0]) / SPREAD_LN_TOTAL;
+        double fromTau = (lnTau - usual[1]) / SPREAD_LN_TAU;
+        return -(SPREAD_READINGS + off.length) / 2 * Math.log1p(squares / assumed)
+                - (fromTotal * fromTotal + fromTau * fromTau) / 2;
+    }
+
+    private double[] residuals(SettlingForecast forecast) {
+        double[] off = new double[drops.size()];
+        for (int i = 0; i < off.length; i++) {
+            Drops.Drop drop = drops.get(i);
+            off[i] = drop.cents() - forecast.driftCents(drop.fromHours(), drop.toHours());
+        }
+        drops.whiten(off);
+        return off;
+    }
+
+    // --- what a reading is to be put down to -------------------------------------------------------------------------
+
+    private Sinking judge(SettlingReading reading, double usualTauHours) {
+        Drops.Drop drop = drops.of(reading);
+        Drops.Drop before = drops.latest();
+        SettlingForecast forecast = forecast();
+        double expected = forecast.driftCents(before.toHours(), drop.toHours());
+        double sank = drop.cents() - before.cents();
+        double[] slope = difference(slope(forecast, drop.toHours()), slope(forecast, before.toHours()));
+        double ofFit = upwards(
+                expected,
+                Math.sqrt(covariance.preMultiply(new ArrayRealVector(slope)).dotProduct(new ArrayRealVector(slope))));
+        double ofReadings = 2 * variance;
+        double spread = Math.sqrt(ofFit + ofReadings);
+        // Welch and Satterthwaite: only what rests on the readings' own scatter is as uncertain as they are few.
+        double asUncertain = ofReadings + ofFit * toldByReadings() / 2;
+        double restsOn = (SPREAD_READINGS + drops.size()) * Math.pow((ofFit + ofReadings) / asUncertain, 2);
+        boolean early = reading.hours() <= Behaviour.BEDDING_IN_SHARE * usualTauHours;
+        return new Sinking(reading, sank, expected, spread, Behaviour.of((sank - expected) / spread, restsOn, early));
+    }
+
+    /** The variance of a drop above what is expected: A and τ scatter in their logarithms, so further up than down. */
+    private static double upwards(double expected, double spread) {
+        double share = spread / Math.max(1, expected);
+        double up = Math.max(1, expected) * Math.expm1(FAR_OUT * share) / FAR_OUT;
+        return up * up;
+    }
+
+    private static double[] difference(double[] one, double[] other) {
+        return new double[] {one[0] - other[0], one[1] - other[1]};
+    }
+
+    /** How the loss by an hour follows ln A and ln τ. */
+    private static double[] slope(SettlingForecast forecast, double hours) {
+        double u = Math.pow(hours / forecast.tauHours(), SettlingForecast.BETA);
+        return new double[] {
+            forecast.lostCents(hours), -forecast.totalCents() * SettlingForecast.BETA * u * Math.exp(-u)
+        };
+    }
+
+    // --- the best fit ------------------------------------------------------------------------------------------------
+
+    private void solve() {
+        int rows = drops.size() + 2;
+        double[] target = new double[rows];
+        for (int i = 0; i < drops.size(); i++) {
+            target[i] = drops.get(i).cents();
+        }
+        drops.whiten(target);
+        target[rows - 2] = usual[0];
+        target[rows - 1] = usual[1];
+        for (int round = 0; round < 3; round++) {
+            double[] weight = new double[rows];
+            Arrays.fill(weight, 1 / variance);
+            weight[rows - 2] = 1 / (SPREAD_LN_TOTAL * SPREAD_LN_TOTAL);
+            weight[rows - 1] = 1 / (SPREAD_LN_TAU * SPREAD_LN_TAU);
+            Optimum optimum = new LevenbergMarquardtOptimizer()
+                    .optimize(new LeastSquaresBuilder()
+                            .start(best)
+                            .target(target)
+                            .weight(new DiagonalMatrix(weight))
+                            .model(this::model)
+                            .parameterValidator(SettlingFit::withinReason)
+                            .maxEvaluations(1000)
+                            .maxIterations(1000)
+                            .build());
+            best = optimum.getPoint();
+            covariance = optimum.getCovariances(1e-14);
+            double squares = 0;
+            for (double one : residuals(forecast())) {
+                squares += one * one;
+            }
+            variance = (SPREAD_READINGS * READING_SPREAD_CENTS * READING_SPREAD_CENTS + squares)
+                    / (SPREAD_READINGS + drops.size() - toldByReadings());
+        }
+    }
+
+    /** {@return how many of the two unknowns the readings tell, rather than the default: what they have no scatter left for} */
+    private double toldByReadings() {
+        return 2
+                - covariance.getEntry(0, 0) / (SPREAD_LN_TOTAL * SPREAD_LN_TOTAL)
+                - covariance.getEntry(1, 1) / (SPREAD_LN_TAU * SPREAD_LN_TAU);
+    }
+
+    private Pair<RealVector, RealMatrix> model(RealVector point) {
+        SettlingForecast forecast = forecast(point.getEntry(0), point.getEntry(1));
+        int rows = drops.size() + 2;
+        double[] value = new double[rows];
+        double[][] slope = new double[2][rows];
+        for (int i = 0; i < drops.size(); i++) {
+            Drops.Drop drop = drops.get(i);
+            value[i] = forecast.driftCents(drop.fromHours(), drop.toHours());
+            double[] by = difference(slope(forecast, drop.toHours()), slope(forecast, drop.fromHours()));
+            slope[0][i] = by[0];
+            slope[1][i] = by[1];
+        }
+        drops.whiten(value);
+        drops.whiten(slope[0]);
+        drops.whiten(slope[1]);
+        value[rows - 2] = point.getEntry(0);
+        slope[0][rows - 2] = 1;
+        value[rows - 1] = point.getEntry(1);
+        slope[1][rows - 1] = 1;
+        return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(slope).transpose());
     }
 
     private static SettlingForecast forecast(double lnTotal, double lnTau) {
@@ -124,43 +311,11 @@ public record SettlingFit(
     }
 
     private static RealVector withinReason(RealVector point) {
-        return new ArrayRealVector(new double[] {
-            Math.max(LEAST_LN, Math.min(MOST_LN_TOTAL, point.getEntry(0))),
-            Math.max(LEAST_LN, Math.min(MOST_LN_TAU, point.getEntry(1)))
-        });
+        return new ArrayRealVector(
+                new double[] {clamp(point.getEntry(0), MOST_LN_TOTAL), clamp(point.getEntry(1), MOST_LN_TAU)});
     }
 
-    private static Pair<RealVector, RealMatrix> model(RealVector point, List<SettlingReading> readings) {
-        SettlingForecast forecast = forecast(point.getEntry(0), point.getEntry(1));
-        int rows = readings.size() + 2;
-        double[] value = new double[rows];
-        double[][] slope = new double[rows][2];
-        for (int i = 0; i < readings.size(); i++) {
-            double u = Math.pow(readings.get(i).hours() / forecast.tauHours(), SettlingForecast.BETA);
-            value[i] = forecast.lostCents(readings.get(i).hours());
-            slope[i][0] = value[i];
-            slope[i][1] = -forecast.totalCents() * SettlingForecast.BETA * u * Math.exp(-u);
-        }
-        value[rows - 2] = point.getEntry(0);
-        slope[rows - 2][0] = 1;
-        value[rows - 1] = point.getEntry(1);
-        slope[rows - 1][1] = 1;
-        return new Pair<>(new ArrayRealVector(value), new Array2DRowRealMatrix(slope));
-    }
-
-    /**
-     * A figure with the interval it lies in about nine times in ten.
-     *
-     * @param low lower end
-     * @param best the best guess
-     * @param high upper end
-     */
-    public record Interval(double low, double best, double high) {
-        /** Checks the parts. */
-        public Interval {
-            requireFinite("best", best);
-            requireFinite("high", high);
-            requireFinite("low", low);
-        }
+    private static double clamp(double ln, double mostLn) {
+        return Math.max(LEAST_LN, Math.min(mostLn, ln));
     }
 }
