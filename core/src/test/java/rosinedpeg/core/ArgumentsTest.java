@@ -210,6 +210,7 @@ class ArgumentsTest {
             "Clearance.other",
             "Condition.bridgeLookedAtOn",
             "Condition.newestStringOn",
+            "Condition.pegWood",
             "Finding.position",
             "Measurable.position",
             "Mishap.place",

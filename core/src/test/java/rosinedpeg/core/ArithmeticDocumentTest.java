@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -132,7 +133,8 @@ class ArithmeticDocumentTest {
     private static CollarTrend collar(double[] a) {
         LocalDate first = LocalDate.of(2025, 1, 1);
         return new CollarTrend(
-                List.of(new CollarTrend.Collar(first, a[0]), new CollarTrend.Collar(first.plusDays(365), a[1])));
+                List.of(new CollarTrend.Collar(first, a[0]), new CollarTrend.Collar(first.plusDays(365), a[1])),
+                Optional.empty());
     }
 
     @ParameterizedTest

@@ -140,7 +140,8 @@ class InspectionTest {
                 false,
                 null,
                 null,
-                Rosining.NONE));
+                Rosining.NONE,
+                null));
         assertThat(found).extracting(Finding::kind, Finding::position).containsExactly(Tuple.tuple(kind, Position.II));
         assertThat(PegCondition.of(Set.of(sign))).isEqualTo(condition);
         assertThat(PegCondition.of(EnumSet.of(sign, PegSign.CREEPS_BACK)))
@@ -167,7 +168,8 @@ class InspectionTest {
                 false,
                 null,
                 null,
-                Rosining.NONE));
+                Rosining.NONE,
+                null));
         assertThat(found)
                 .extracting(Finding::kind)
                 .containsExactly(
@@ -195,7 +197,8 @@ class InspectionTest {
                 false,
                 TODAY.minusDays(daysOn),
                 looked,
-                Rosining.NONE);
+                Rosining.NONE,
+                null);
         assertThat(inspect(condition))
                 .extracting(Finding::kind)
                 .containsExactlyElementsOf(asked ? List.of(FindingKind.BRIDGE_TO_LOOK_AT) : List.of());
@@ -216,7 +219,8 @@ class InspectionTest {
                 true,
                 null,
                 null,
-                Rosining.NONE);
+                Rosining.NONE,
+                null);
         assertThat(inspect(added)).extracting(Finding::kind).containsExactly(FindingKind.TAILPIECE_HEAVY);
         assertThat(inspect(builtIn)).isEmpty();
     }
@@ -308,7 +312,8 @@ class InspectionTest {
                 false,
                 null,
                 null,
-                rosining);
+                rosining,
+                null);
         assertThat(inspect(condition).stream().anyMatch(finding -> finding.kind() == FindingKind.ROSIN_TOO_OFTEN))
                 .isEqualTo(said);
     }

@@ -38,6 +38,8 @@ import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegTreatment;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -177,24 +179,52 @@ class InstrumentPartsTest {
         "CRACK_NEAR_THE_HOLE, CRACKED, true"
     })
     void diagnosesAPeg(PegSign sign, PegDiagnosis diagnosis, boolean refer) {
-        assertThat(PegDiagnosis.of(Set.of(sign))).containsExactly(diagnosis);
+        assertThat(PegDiagnosis.of(Set.of(sign), Optional.empty())).containsExactly(diagnosis);
         assertThat(diagnosis.refer()).isEqualTo(refer);
-        assertThat(PegDiagnosis.of(Set.of(sign, PegSign.SPLIT)).get(0).stops()).isTrue();
+        assertThat(PegDiagnosis.of(Set.of(sign, PegSign.SPLIT), Optional.empty())
+                        .get(0)
+                        .stops())
+                .isTrue();
+    }
+
+    /** Ebony polishes and then slips; the same bands on another wood are a good fit. */
+    @Test
+    void polishedEbonyIsToldBeforeItSlips() {
+        Set<PegSign> shiny = Set.of(PegSign.BOTH_BANDS_SHINY);
+        assertThat(PegDiagnosis.of(shiny, Optional.of(PegWood.EBONY))).containsExactly(PegDiagnosis.POLISHED);
+        assertThat(PegDiagnosis.of(shiny, Optional.of(PegWood.BOXWOOD))).containsExactly(PegDiagnosis.FITS);
+        assertThat(PegDiagnosis.of(Set.of(PegSign.BOTH_BANDS_SHINY, PegSign.CREEPS_BACK), Optional.of(PegWood.EBONY)))
+                .containsExactly(PegDiagnosis.SLIPPING);
+        assertThat(PegTreatment.DRY_SOAP.suits(Set.of(PegSign.CREEPS_BACK))).isFalse();
+        assertThat(PegTreatment.PEG_COMPOUND.suits(Set.of(PegSign.CREEPS_BACK))).isTrue();
+        assertThat(PegTreatment.DRY_SOAP.suits(Set.of(PegSign.CREAKS))).isTrue();
     }
 
     @Test
     void aPegThatWearsItsWayInRunsOut() {
         LocalDate first = LocalDate.of(2022, 1, 1);
-        CollarTrend trend = new CollarTrend(List.of(
-                new CollarTrend.Collar(first, 9),
-                new CollarTrend.Collar(first.plusYears(1), 7),
-                new CollarTrend.Collar(first.plusYears(2), 5)));
+        CollarTrend trend = new CollarTrend(
+                List.of(
+                        new CollarTrend.Collar(first, 9),
+                        new CollarTrend.Collar(first.plusYears(1), 7),
+                        new CollarTrend.Collar(first.plusYears(2), 5)),
+                Optional.of(PegWood.BOXWOOD));
         assertThat(trend.mmPerYear().orElseThrow()).isCloseTo(2, within(0.01));
         assertThat(trend.holeOpensMmPerYear().orElseThrow()).isCloseTo(2 / 30.0, within(0.001));
         assertThat(trend.runsOutOn().orElseThrow())
                 .isBetween(first.plusYears(4).minusDays(5), first.plusYears(4).plusDays(5));
-        assertThat(new CollarTrend(List.of(new CollarTrend.Collar(first, 9))).runsOutOn())
-                .isEmpty();
+        assertThat(trend.pace().orElseThrow().origin()).isEqualTo(Origin.LEARNED);
+        List<CollarTrend.Collar> once = List.of(new CollarTrend.Collar(first, 9));
+        assertThat(new CollarTrend(once, Optional.empty()).runsOutOn()).isEmpty();
+        assertThat(new CollarTrend(once, Optional.of(PegWood.BOXWOOD)).runsOutOn())
+                .as("8 mm at 0.8 mm a year")
+                .hasValueSatisfying(day -> assertThat(day)
+                        .isBetween(first.plusYears(10), first.plusYears(10).plusDays(3)));
+        assertThat(new CollarTrend(once, Optional.of(PegWood.EBONY))
+                        .pace()
+                        .orElseThrow()
+                        .origin())
+                .isEqualTo(Origin.DEFAULT);
     }
 
     @ParameterizedTest

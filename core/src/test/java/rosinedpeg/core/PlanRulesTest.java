@@ -56,18 +56,6 @@ import rosinedpeg.core.winding.Wall;
 /** What a maker may rely on in any plan, whatever it is for and whatever goes wrong in it. */
 class PlanRulesTest {
 
-    /** Steps in which one string's machine is turned, beside those that turn all of them. */
-    private static final Set<StepKind> TURNS_ITS_MACHINE = EnumSet.of(
-            StepKind.SET_ASIDE_NEIGHBOUR,
-            StepKind.LET_DOWN,
-            StepKind.LET_DOWN_AT_PEG,
-            StepKind.WIND_FIRST_PART,
-            StepKind.WIND_BY_CRANK,
-            StepKind.WIND_UNDER,
-            StepKind.REWIND,
-            StepKind.BRING_UP,
-            StepKind.BRING_BACK_UP);
-
     private static List<StepKind> kinds(ChangePlan plan) {
         return plan.steps().stream().map(Step::kind).toList();
     }
@@ -164,8 +152,7 @@ class PlanRulesTest {
             if (step.kind() == StepKind.TEST_MACHINE_DIRECTION) {
                 assertThat(machines).as(as).isTrue();
                 tested.addAll(step.position() == null ? plan.setUp().positions() : List.of(step.position()));
-            } else if (machines
-                    && (TURNS_ITS_MACHINE.contains(step.kind()) || step.kind().turnsEveryPeg())) {
+            } else if (machines && (step.kind().turnsItsPeg() || step.kind().turnsEveryPeg())) {
                 assertThat(tested)
                         .as(as + ": its direction was tried")
                         .containsAll(step.position() == null ? plan.setUp().positions() : List.of(step.position()));

@@ -86,6 +86,8 @@ public enum FindingKind {
     PEG_WORN_IN(Part.PEGS),
     /** The peg creeps back. No figures. */
     PEG_SLIPS(Part.PEGS),
+    /** The bands of an ebony peg have polished: it will slip. No figures. */
+    PEG_POLISHED(Part.PEGS),
     /** The peg sticks. No figures. */
     PEG_STICKS(Part.PEGS),
     /** The peg's collar comes to the wall before long. Months. */

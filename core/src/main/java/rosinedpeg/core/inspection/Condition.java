@@ -9,6 +9,7 @@ import java.util.Set;
 import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -28,6 +29,7 @@ import rosinedpeg.core.wear.WearState;
  * @param newestStringOn the day the newest string went on; null when nobody knows
  * @param bridgeLookedAtOn the day the bridge was measured last; null when it never was
  * @param rosining how often rosin went on lately
+ * @param pegWood what its pegs are made of; null when nobody recorded it
  */
 public record Condition(
         SetUp setUp,
@@ -40,7 +42,8 @@ public record Condition(
         boolean tunersBuiltIn,
         LocalDate newestStringOn,
         LocalDate bridgeLookedAtOn,
-        Rosining rosining) {
+        Rosining rosining,
+        PegWood pegWood) {
 
     /** Copies what is mutable. */
     public Condition {
@@ -55,6 +58,6 @@ public record Condition(
     /** {@return an instrument of which nothing is known but its set-up and its strings} */
     public static Condition of(SetUp setUp, Map<Position, StringSpec> strings) {
         return new Condition(
-                setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false, null, null, Rosining.NONE);
+                setUp, strings, Map.of(), Map.of(), Map.of(), false, false, false, null, null, Rosining.NONE, null);
     }
 }

@@ -19,6 +19,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import rosinedpeg.core.bridge.BridgeCurve;
@@ -38,6 +39,7 @@ import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pegs.PegDiagnosis;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -271,25 +273,30 @@ public final class Inspection {
     }
 
     private void peg(Position position) {
-        for (PegDiagnosis diagnosis : PegDiagnosis.of(condition.pegSigns().getOrDefault(position, Set.of()))) {
+        Optional<PegWood> wood = Optional.ofNullable(condition.pegWood());
+        for (PegDiagnosis diagnosis : PegDiagnosis.of(condition.pegSigns().getOrDefault(position, Set.of()), wood)) {
             switch (diagnosis) {
                 case CRACKED -> refer(position, FindingKind.PEG_CRACKED, STOPS);
                 case TAPER_MISMATCH -> refer(position, FindingKind.PEG_TAPER_MISMATCH, TODAY);
                 case WORN_IN -> refer(position, FindingKind.PEG_WORN_IN, WATCH);
                 case SLIPPING -> add(position, FindingKind.PEG_SLIPS, TODAY);
+                case POLISHED -> add(position, FindingKind.PEG_POLISHED, WATCH);
                 case STICKING -> add(position, FindingKind.PEG_STICKS, TODAY);
                 case FITS -> {}
             }
         }
-        new CollarTrend(condition.collars().getOrDefault(position, List.of()))
-                .runsOutOn()
+        CollarTrend trend = new CollarTrend(condition.collars().getOrDefault(position, List.of()), wood);
+        trend.runsOutOn()
                 .map(day -> ChronoUnit.DAYS.between(today, day) / DAYS_PER_MONTH)
                 .filter(months -> months <= COLLAR_WARNING_MONTHS)
                 .ifPresent(months -> refer(
                         position,
                         FindingKind.COLLAR_RUNS_OUT,
                         WATCH,
-                        new Figure(Math.max(0, months), MONTH, MEASURED)));
+                        new Figure(
+                                Math.max(0, months),
+                                MONTH,
+                                trend.pace().orElseThrow().origin())));
     }
 
     private void tailpiece() {

@@ -7,13 +7,15 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.stat.regression.SimpleRegression;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 
 /**
  * How far a peg's collar stands from the pegbox wall, over the years. A wooden peg wears its way in: with a taper of
  * 1 : 30 it moves in 30 mm for each mm the hole opens. A straight line through what was logged says when the collar will
- * be too close to the wall.
+ * be too close to the wall; before two different days, the usual pace of its wood does.
  */
 public final class CollarTrend {
 
@@ -23,20 +25,25 @@ public final class CollarTrend {
     /** Closer than this, the collar is as good as at the wall. */
     public static final double LEAST_MM = 1;
 
+    private static final double DAYS_PER_YEAR = 365.25;
+
     private final List<Collar> logged;
+    private final Optional<PegWood> wood;
 
     /**
      * Takes what was logged.
      *
      * @param logged collar distances, in any order
+     * @param wood what the peg is made of, empty when nobody recorded it
      */
-    public CollarTrend(List<Collar> logged) {
+    public CollarTrend(List<Collar> logged, Optional<PegWood> wood) {
         this.logged = List.copyOf(logged);
+        this.wood = requireNonNull(wood, "wood");
     }
 
     /** {@return how far the peg moves in within a year, in mm; empty before two different days} */
     public Optional<Double> mmPerYear() {
-        return line().map(line -> -line.getSlope() * 365.25);
+        return line().map(line -> -line.getSlope() * DAYS_PER_YEAR);
     }
 
     /** {@return the distance on a day by the line through what was logged, in mm; empty before two different days} */
@@ -50,13 +57,31 @@ public final class CollarTrend {
         return mmPerYear().map(mm -> mm / TAPER);
     }
 
-    /** {@return the day its collar comes within a millimetre of the wall; empty when it does not move in} */
+    /** {@return the day its collar comes within a millimetre of the wall; empty when it does not move in, or nobody knows} */
     public Optional<LocalDate> runsOutOn() {
-        return line().filter(line -> line.getSlope() < -1e-7)
-                .map(line -> (LEAST_MM - line.getIntercept()) / line.getSlope())
-                .filter(days -> days < 100 * 365.25)
+        return forecast()
+                .filter(forecast -> forecast.mmPerYear().value() > 1e-4)
+                .map(forecast ->
+                        (forecast.firstMm() - LEAST_MM) / forecast.mmPerYear().value() * DAYS_PER_YEAR)
+                .filter(days -> days < 100 * DAYS_PER_YEAR)
                 .map(days -> first().plusDays((long) Math.ceil(days)));
     }
+
+    /** {@return how far the peg moves in within a year, and where that is known from; empty when nothing tells} */
+    public Optional<Figure> pace() {
+        return forecast().map(Forecast::mmPerYear);
+    }
+
+    private Optional<Forecast> forecast() {
+        Optional<Forecast> learned = line().map(line -> new Forecast(
+                line.getIntercept(), new Figure(-line.getSlope() * DAYS_PER_YEAR, Unit.MILLIMETRE, Origin.LEARNED)));
+        return learned.or(() -> logged.isEmpty()
+                ? Optional.empty()
+                : wood.map(known -> new Forecast(logged.get(0).distanceMm(), known.usualMmPerYear())));
+    }
+
+    /** The collar's distance on the first day that was logged, and its pace from there. */
+    private record Forecast(double firstMm, Figure mmPerYear) {}
 
     private Optional<SimpleRegression> line() {
         if (logged.stream().map(Collar::on).distinct().count() < 2) {

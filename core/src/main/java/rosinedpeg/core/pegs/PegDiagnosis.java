@@ -3,6 +3,7 @@ package rosinedpeg.core.pegs;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /** What is the matter with a peg, the worst first. */
@@ -14,6 +15,8 @@ public enum PegDiagnosis {
     /** It has worn its way in. */
     WORN_IN(false, true),
     SLIPPING(false, false),
+    /** It still holds, but ebony that has polished will slip before long. */
+    POLISHED(false, false),
     /** Forcing it cracks pegboxes. */
     STICKING(false, false),
     FITS(false, false);
@@ -43,9 +46,10 @@ public enum PegDiagnosis {
      * What signs amount to.
      *
      * @param signs what was noticed; nothing noticed means it fits
+     * @param wood what the peg is made of, empty when nobody recorded it
      * @return every diagnosis, the worst first; only {@code FITS} when nothing is wrong
      */
-    public static List<PegDiagnosis> of(Set<PegSign> signs) {
+    public static List<PegDiagnosis> of(Set<PegSign> signs, Optional<PegWood> wood) {
         List<PegDiagnosis> found = new ArrayList<>();
         if (signs.contains(PegSign.SPLIT) || signs.contains(PegSign.CRACK_NEAR_THE_HOLE)) {
             found.add(CRACKED);
@@ -58,6 +62,9 @@ public enum PegDiagnosis {
         }
         if (signs.contains(PegSign.CREEPS_BACK)) {
             found.add(SLIPPING);
+        } else if (signs.contains(PegSign.BOTH_BANDS_SHINY)
+                && wood.filter(PegWood.EBONY::equals).isPresent()) {
+            found.add(POLISHED);
         }
         if (signs.stream().anyMatch(OF_STICKING::contains)) {
             found.add(STICKING);

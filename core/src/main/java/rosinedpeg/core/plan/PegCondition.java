@@ -16,7 +16,7 @@ public enum PegCondition {
 
     /** {@return how a peg with those signs behaves; one that also slips counts as slipping} */
     public static PegCondition of(Set<PegSign> signs) {
-        List<PegDiagnosis> diagnoses = PegDiagnosis.of(signs);
+        List<PegDiagnosis> diagnoses = PegDiagnosis.of(signs, Optional.empty());
         if (diagnoses.contains(PegDiagnosis.SLIPPING)) {
             return SLIPS;
         }

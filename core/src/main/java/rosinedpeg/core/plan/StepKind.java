@@ -149,6 +149,18 @@ public enum StepKind {
     private static final Set<StepKind> RAISES_TENSION = Set.of(
             BRING_UP, RETURN_NEIGHBOUR, BRING_BACK_UP, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR, TUNING_ROUND);
 
+    private static final Set<StepKind> TURNS_ITS_PEG = Set.of(
+            SET_ASIDE_NEIGHBOUR,
+            LET_DOWN,
+            LET_DOWN_AT_PEG,
+            WIND_FIRST_PART,
+            WIND_TO_WALL,
+            WIND_LEAVING_GAP,
+            WIND_BY_CRANK,
+            WIND_UNDER,
+            REWIND,
+            BRING_UP,
+            BRING_BACK_UP);
     private static final Set<StepKind> TURNS_EVERY_PEG =
             Set.of(LET_ALL_DOWN, LET_ALL_DOWN_A_LITTLE, RAISE_ALL, RAISE_INNER_PAIR, RAISE_OUTER_PAIR);
 
@@ -190,6 +202,11 @@ public enum StepKind {
     /** {@return whether the bridge is moved in it on purpose} */
     public boolean movesBridge() {
         return MOVES_BRIDGE.contains(this);
+    }
+
+    /** {@return whether the peg or machine of its string is turned in it} */
+    public boolean turnsItsPeg() {
+        return TURNS_ITS_PEG.contains(this);
     }
 
     /** {@return whether pegs or machines are turned in it one after the other, of all strings or of a pair} */

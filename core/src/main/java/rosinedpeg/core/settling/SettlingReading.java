@@ -9,7 +9,7 @@ import rosinedpeg.core.figure.Unit;
 /**
  * How a new string was found at some hour.
  *
- * @param hours since it came to pitch, 0 to 10 000 h
+ * @param hours since it came to pitch, 0 to 100 000 h
  * @param cents from its pitch as it was found, −1000 to 200, below 0 for flat
  * @param retuned whether it was tuned to its pitch then
  */
@@ -18,7 +18,7 @@ public record SettlingReading(double hours, double cents, boolean retuned) {
     /** What a reading may be. */
     public static final Range CENTS = new Range(-1000, 200, Unit.CENT);
 
-    private static final Range HOURS = new Range(0, 10_000, Unit.HOUR);
+    private static final Range HOURS = new Range(0, 100_000, Unit.HOUR);
 
     /**
      * Checks the figures.

@@ -229,6 +229,18 @@ public record SetUp(
     }
 
     /**
+     * The hand that turns a string's peg with the scroll up and the front towards oneself, as on the lap: pegs of the low side
+     * stand on the left, unless the instrument is left-handed.
+     *
+     * @param position one of the instrument's strings
+     * @return the hand
+     * @throws IllegalArgumentException when the instrument has no such string
+     */
+    public Hand handAtPeg(Position position) {
+        return (pegSide(position) == Side.BASS) ^ leftHanded ? Hand.LEFT : Hand.RIGHT;
+    }
+
+    /**
      * Checks that there is such a string.
      *
      * @param position a position

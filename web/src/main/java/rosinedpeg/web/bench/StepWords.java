@@ -11,6 +11,7 @@ import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -21,7 +22,12 @@ public class StepWords {
 
     private static final List<StepFigure> ON_CARD = List.of(
             StepFigure.TIP,
+            StepFigure.PAST_SHAFT,
             StepFigure.TRIM,
+            StepFigure.FAR_SIDE_TURNS,
+            StepFigure.PART_TURNS,
+            StepFigure.PART_HALF_TURNS,
+            StepFigure.PART_CRANK_TURNS,
             StepFigure.TURNS,
             StepFigure.HALF_TURNS,
             StepFigure.CRANK_TURNS,
@@ -105,32 +111,77 @@ public class StepWords {
                 ? ""
                 : plan.setUp().openString(step.position()).letter();
         String material = step.materials().isEmpty() ? "" : words.say("material." + treatment(step));
-        String turns = figure(step, StepFigure.TURNS, 1);
-        String tip = figure(step, StepFigure.TIP, 0);
-        String crankTurns = figure(step, StepFigure.CRANK_TURNS, 0);
         String share = step.figures().containsKey(StepFigure.TENSION_SHARE)
                 ? Say.percent(step.figures().get(StepFigure.TENSION_SHARE).value())
                 : "";
         String below = step.figures().containsKey(StepFigure.BELOW_PITCH)
                 ? Say.number(-step.figures().get(StepFigure.BELOW_PITCH).value() / 100, 1)
                 : "";
+        PegKind pegs = plan.setUp().pegKind();
         return words.say(
                 "step." + name(step, plan) + "." + part,
                 roman,
                 note,
                 material,
-                turns,
-                tip,
-                crankTurns,
+                figure(step, StepFigure.TURNS, 1),
+                figure(step, StepFigure.TIP, 0),
+                figure(step, StepFigure.CRANK_TURNS, 0),
                 share,
                 below,
-                words.say("step.byPeg." + plan.setUp().pegKind()));
+                words.say("step.byPeg." + pegs),
+                figure(step, StepFigure.FAR_SIDE_TURNS, 1),
+                words.say("step.handle." + pegs),
+                figure(step, StepFigure.PART_TURNS, 1),
+                turned(step, StepFigure.PART_HALF_TURNS, StepFigure.PART_CRANK_TURNS),
+                hand(step, plan),
+                figure(step, StepFigure.PAST_SHAFT, 0),
+                step.figures().containsKey(StepFigure.TRIM)
+                        ? words.say("step.cutOff", figure(step, StepFigure.TRIM, 0))
+                        : "",
+                words.say("step.shaft." + pegs),
+                turns(step),
+                words.say("step.ease." + plan.setUp().family()));
     }
 
-    /** Work that changes no string has another end. */
+    /** How many turns, all of them or those that are left, and how far the hand turns for them. */
+    private String turns(Step step) {
+        if (!step.figures().containsKey(StepFigure.TURNS)) {
+            return "";
+        }
+        return step.figures().containsKey(StepFigure.PART_TURNS)
+                ? words.say(
+                        "step.turns.REST",
+                        figure(step, StepFigure.TURNS, 1),
+                        "",
+                        figure(step, StepFigure.PART_TURNS, 1),
+                        turned(step, StepFigure.PART_HALF_TURNS, StepFigure.PART_CRANK_TURNS))
+                : words.say(
+                        "step.turns.WHOLE",
+                        figure(step, StepFigure.TURNS, 1),
+                        turned(step, StepFigure.HALF_TURNS, StepFigure.CRANK_TURNS));
+    }
+
+    private String turned(Step step, StepFigure halfTurns, StepFigure crankTurns) {
+        return step.figures().containsKey(crankTurns)
+                ? words.say("step.turned.KEY", figure(step, crankTurns, 0))
+                : words.say("step.turned.KNOB", figure(step, halfTurns, 0));
+    }
+
+    /** Everybody knows which hand turns what; on an instrument that is mirrored it is said. */
+    private String hand(Step step, ChangePlan plan) {
+        boolean said = plan.setUp().leftHanded()
+                && step.position() != null
+                && step.kind().turnsItsPeg();
+        return said ? words.say("step.hand." + plan.setUp().handAtPeg(step.position())) : "";
+    }
+
+    /** Work that changes no string has another end, and all machines are tried at once. */
     private static String name(Step step, ChangePlan plan) {
-        return step.kind() == StepKind.RECORD && plan.order().isEmpty()
-                ? "RECORD_WORK"
+        if (step.kind() == StepKind.RECORD && plan.order().isEmpty()) {
+            return "RECORD_WORK";
+        }
+        return step.kind() == StepKind.TEST_MACHINE_DIRECTION && step.position() == null
+                ? "TEST_MACHINES"
                 : step.kind().name();
     }
 

@@ -51,6 +51,7 @@ public final class MeasureDrawing {
             case GEAR_RATIO -> drawing.gears();
             case AFTERLENGTH, TAILPIECE_TO_TOP, TUNER_SCREW_LEFT, TUNER_SCREW_IN, LEVER_TO_TOP ->
                 drawing.tail(measurable.quantity());
+            case TUNER_LEVER_RATIO -> drawing.lever();
             case TAIL_SLOT_WIDTH -> drawing.slot();
             case TAILPIECE_MASS, ADDED_TUNER_MASS -> drawing.scales(measurable.quantity() == Quantity.TAILPIECE_MASS);
         };
@@ -327,6 +328,20 @@ public final class MeasureDrawing {
             }
         }
         return TailpieceDrawing.view(pen, setUp);
+    }
+
+    /** A fine tuner's lever from its side: the screw presses the long arm down, the other draws the string, about one pin. */
+    private View lever() {
+        double screwArm = 10;
+        double stringArm = screwArm * setUp.value(Quantity.TUNER_LEVER_RATIO, position);
+        pen.line("lever", 1.1, -screwArm, 0, 0, 0, 0, stringArm);
+        pen.line("screw", 0.9, -screwArm, -0.4, -screwArm, -6);
+        pen.line("screw", 1.4, -screwArm - 1.6, -6, -screwArm + 1.6, -6);
+        pen.line("string", 0.5, 0, stringArm, 11, stringArm);
+        pen.circle("inside", 0, 0, 0.8);
+        pen.distance(-screwArm, 2.4, 0, 2.4, 1);
+        pen.distance(2.6, 0, 2.6, stringArm, 1);
+        return pen.view(-14, -9, 28, stringArm + 13);
     }
 
     private View slot() {

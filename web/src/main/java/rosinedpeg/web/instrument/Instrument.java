@@ -78,7 +78,8 @@ public record Instrument(
                         .map(at -> at.atZone(zone).toLocalDate())
                         .orElse(null),
                 bridgeLookedAtOn,
-                rosining);
+                rosining,
+                fittings.pegWood().orElse(null));
     }
 
     /** {@return what a plan has to know of it beside its set-up} */

@@ -15,6 +15,7 @@ import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import rosinedpeg.core.bench.Learned;
@@ -23,6 +24,7 @@ import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.rounds.Coupling;
@@ -64,6 +66,10 @@ class InstrumentEntity {
     private PegKind pegKind;
 
     private List<String> pegSides;
+
+    @Enumerated(EnumType.STRING)
+    private PegWood pegWood;
+
     private boolean tunersBuiltIn;
     private boolean parchment;
     private boolean tube;
@@ -144,7 +150,7 @@ class InstrumentEntity {
     }
 
     Fittings fittings() {
-        return new Fittings(parchment, tube, tunersBuiltIn);
+        return new Fittings(parchment, tube, tunersBuiltIn, Optional.ofNullable(pegWood));
     }
 
     Evidence coupling() {
@@ -174,6 +180,10 @@ class InstrumentEntity {
     void guard(boolean parchment, boolean tube) {
         this.parchment = parchment;
         this.tube = tube;
+    }
+
+    void carve(PegWood wood) {
+        this.pegWood = wood;
     }
 
     void hang(List<TailEnd> ends, boolean builtIn) {

@@ -23,6 +23,7 @@ import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
@@ -177,6 +178,12 @@ public class Instruments {
     @Transactional
     public void guard(UUID id, boolean parchment, boolean tube) {
         entity(id).guard(parchment, tube);
+    }
+
+    /** Records what the pegs are made of; null when nobody knows. */
+    @Transactional
+    void setPegWood(UUID id, PegWood wood) {
+        entity(id).carve(wood);
     }
 
     /** Changes how much load the post wants. */

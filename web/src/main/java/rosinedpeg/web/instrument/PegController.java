@@ -19,10 +19,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegTreatment;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
@@ -69,9 +73,7 @@ class PegController {
         OptionalDouble collarMm = form.getCollar().isBlank() || setUp.figure(collar) == null
                 ? OptionalDouble.empty()
                 : Entry.number(result, "collar", form.getCollar(), setUp.rangeOf(collar));
-        if (form.getTreatment() != null
-                && form.getTreatment().lubricates()
-                && form.getSigns().contains(PegSign.CREEPS_BACK)) {
+        if (form.getTreatment() != null && !form.getTreatment().suits(form.getSigns())) {
             result.rejectValue("treatment", "peg.treatment.slips");
         }
         if (!setUp.positions().contains(position)) {
@@ -99,22 +101,30 @@ class PegController {
         return "redirect:/instruments/" + id + "/pegs#peg-" + position;
     }
 
+    @PostMapping("/instruments/{id}/peg-wood")
+    String wood(@PathVariable UUID id, @RequestParam(required = false) PegWood wood, RedirectAttributes redirect) {
+        instruments.setPegWood(id, wood);
+        redirect.addFlashAttribute("notice", "pegs.wood.recorded");
+        return "redirect:/instruments/" + id + "/pegs";
+    }
+
     private String show(UUID id, Position typedAt, LookForm typed, Model model) {
         Instrument instrument = instruments.get(id);
         List<PegLook> looks = instruments.pegLooks(id);
+        Optional<PegWood> wood = instrument.fittings().pegWood();
         List<Card> cards = new ArrayList<>();
         for (Position position : instrument.setUp().positions()) {
             List<PegLook> ofPeg =
                     looks.stream().filter(look -> look.position() == position).toList();
             Set<PegSign> signs = instrument.pegSigns().getOrDefault(position, Set.of());
-            CollarTrend trend = new CollarTrend(instrument.collars().getOrDefault(position, List.of()));
+            CollarTrend trend = new CollarTrend(instrument.collars().getOrDefault(position, List.of()), wood);
             cards.add(new Card(
                     position,
-                    ofPeg.isEmpty() ? List.of() : PegDiagnosis.of(signs),
+                    ofPeg.isEmpty() ? List.of() : PegDiagnosis.of(signs, wood),
                     signs,
                     ofPeg,
                     instrument.collars().getOrDefault(position, List.of()),
-                    trend.mmPerYear().orElse(null),
+                    trend.pace().orElse(null),
                     trend.holeOpensMmPerYear().orElse(null),
                     trend.runsOutOn().orElse(null),
                     CollarChart.of(instrument.collars().getOrDefault(position, List.of()), trend, today())));
@@ -135,6 +145,7 @@ class PegController {
         model.addAttribute("typedAt", typedAt);
         model.addAttribute("signs", PegSign.values());
         model.addAttribute("treatments", PegTreatment.values());
+        model.addAttribute("woods", PegWood.values());
         model.addAttribute("wooden", instrument.setUp().pegKind() == PegKind.TAPERED_WOOD);
         if (!model.containsAttribute("form")) {
             model.addAttribute("form", typed);
@@ -154,7 +165,7 @@ class PegController {
      * @param signs what was noticed at the last look
      * @param looks every look, the latest first
      * @param collars every collar distance that was measured
-     * @param mmPerYear how far it moves in within a year, or null
+     * @param pace how far it moves in within a year, learned or usual for its wood; null when nothing tells
      * @param holeOpensMmPerYear by how much its hole opens within a year, or null
      * @param runsOutOn the day its collar comes to the wall, or null
      * @param chart the collar's distance over time, or null before two days
@@ -165,7 +176,7 @@ class PegController {
             Set<PegSign> signs,
             List<PegLook> looks,
             List<CollarTrend.Collar> collars,
-            Double mmPerYear,
+            Figure pace,
             Double holeOpensMmPerYear,
             LocalDate runsOutOn,
             CollarChart chart) {}

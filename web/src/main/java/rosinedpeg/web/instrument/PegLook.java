@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.strings.Position;
 
 /**

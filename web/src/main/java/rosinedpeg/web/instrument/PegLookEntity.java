@@ -16,6 +16,7 @@ import java.util.stream.Collectors;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.strings.Position;
 
 /** A look at a peg; a later one takes its place, and all are kept. */

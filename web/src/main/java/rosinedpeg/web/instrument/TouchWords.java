@@ -26,7 +26,7 @@ class TouchWords {
                 clearance.string(),
                 obstacle(clearance),
                 Say.number(-clearance.mm(), 1),
-                Say.number(touch.otherSideMm(), 1));
+                Say.number(touch.otherwiseMm(), 1));
     }
 
     /** {@return all of them in one text} */

@@ -35,6 +35,7 @@ class SecurityConfiguration {
                                 "/instruments/*/post",
                                 "/instruments/*/tail-ends",
                                 "/instruments/*/peg-sides",
+                                "/instruments/*/peg-wood",
                                 "/instruments/*/pegs/*",
                                 "/instruments/*/bridge/**",
                                 "/instruments/*/bridge",

@@ -8,7 +8,7 @@ import java.util.UUID;
 import rosinedpeg.core.settling.Behaviour;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
-import rosinedpeg.core.settling.SettlingReading;
+import rosinedpeg.core.settling.Sinking;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Standing;
@@ -33,11 +33,7 @@ public record SettlingString(
 
     /** {@return what the latest drop is to be put down to; empty before the first reading} */
     public Optional<Behaviour> behaviour() {
-        return readings.isEmpty()
-                ? Optional.empty()
-                : Optional.of(Behaviour.of(
-                        string.kind().spec().core(),
-                        readings.stream().map(Reading::core).toList()));
+        return fit.latest().map(Sinking::behaviour);
     }
 
     /** {@return the earliest moment from which it may hold, nine times in ten} */
@@ -99,12 +95,14 @@ public record SettlingString(
      * @param retuned whether it was tuned then
      * @param lostCents all it has lost since it came to pitch
      * @param expectedCents what the default of its core says it should have lost
+     * @param sinking how it was judged when it came
      */
     public record Reading(
-            Instant at, double hours, double cents, boolean retuned, double lostCents, double expectedCents) {
-
-        SettlingReading core() {
-            return new SettlingReading(Math.min(hours, 10_000), Math.max(-100, Math.min(lostCents, 2000)));
-        }
-    }
+            Instant at,
+            double hours,
+            double cents,
+            boolean retuned,
+            double lostCents,
+            double expectedCents,
+            Sinking sinking) {}
 }

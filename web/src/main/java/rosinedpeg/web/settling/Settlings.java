@@ -13,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
@@ -106,26 +107,23 @@ public class Settlings {
             return string;
         }
         StringCore core = string.string().kind().spec().core();
+        List<SettlingReading> read = entities.stream()
+                .map(entity -> new SettlingReading(string.hoursAt(entity.readAt()), entity.cents(), entity.retuned()))
+                .toList();
+        SettlingFit fit = SettlingFit.of(core, read);
         SettlingForecast usual = SettlingForecast.usual(core);
+        List<Double> losses = SettlingReading.losses(read);
         List<SettlingString.Reading> readings = new ArrayList<>();
-        double madeUp = 0;
-        for (SettlingReadingEntity entity : entities) {
-            double hours = Math.max(
-                    0, Duration.between(string.fittedAt(), entity.readAt()).toSeconds() / 3600.0);
-            double lost = madeUp - entity.cents();
+        for (int i = 0; i < read.size(); i++) {
             readings.add(new SettlingString.Reading(
-                    entity.readAt(), hours, entity.cents(), entity.retuned(), lost, usual.lostCents(hours)));
-            if (entity.retuned()) {
-                madeUp = lost;
-            }
+                    entities.get(i).readAt(),
+                    read.get(i).hours(),
+                    read.get(i).cents(),
+                    read.get(i).retuned(),
+                    losses.get(i),
+                    usual.lostCents(read.get(i).hours()),
+                    fit.sinkings().get(i)));
         }
-        return new SettlingString(
-                string.instrument(),
-                string.string(),
-                string.fittedAt(),
-                SettlingFit.of(
-                        core,
-                        readings.stream().map(SettlingString.Reading::core).toList()),
-                readings);
+        return new SettlingString(string.instrument(), string.string(), string.fittedAt(), fit, readings);
     }
 }

@@ -1,4 +1,6 @@
-package rosinedpeg.web.instrument;
+package rosinedpeg.core.pegs;
+
+import java.util.Set;
 
 /** What was done to a peg. */
 public enum PegTreatment {
@@ -14,5 +16,10 @@ public enum PegTreatment {
     /** {@return whether it makes a peg turn more easily; never for one that slips} */
     public boolean lubricates() {
         return this == LUBRICATING_PASTE || this == DRY_SOAP;
+    }
+
+    /** {@return whether it may be used on a peg with those signs: nothing that lubricates goes on one that creeps back} */
+    public boolean suits(Set<PegSign> signs) {
+        return !lubricates() || !signs.contains(PegSign.CREEPS_BACK);
     }
 }
