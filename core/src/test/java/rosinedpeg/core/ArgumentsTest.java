@@ -45,7 +45,6 @@ import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.PictureLine;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.plan.ChangePlan;
-import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
@@ -325,7 +324,9 @@ class ArgumentsTest {
         }
         boolean onObject = executable instanceof Method method && !Modifier.isStatic(method.getModifiers());
         List<Object> targets = new ArrayList<>();
-        if (onObject) {
+        if (onObject && owner.isEnum()) {
+            targets.addAll(List.of(owner.getEnumConstants()));
+        } else if (onObject) {
             classes.stream()
                     .filter(owner::isAssignableFrom)
                     .forEach(type -> targets.addAll(samples.getOrDefault(type, List.of())));
@@ -486,7 +487,6 @@ class ArgumentsTest {
         open.add(Examples.VIOLIN);
         open.add(plan.tensionsAfterN());
         open.addAll(Arrays.asList(Family.values()));
-        open.addAll(Arrays.asList(PegCondition.values()));
         open.add(BridgeCurve.of(Examples.VIOLIN));
         open.add(new PictureLine(0, 0, 100, 0));
         open.add(new PictureLine(50, 0, 50, 80));
