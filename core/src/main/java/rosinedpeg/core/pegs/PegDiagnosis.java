@@ -1,5 +1,7 @@
 package rosinedpeg.core.pegs;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -50,6 +52,7 @@ public enum PegDiagnosis {
      * @return every diagnosis, the worst first; only {@code FITS} when nothing is wrong
      */
     public static List<PegDiagnosis> of(Set<PegSign> signs, Optional<PegWood> wood) {
+        requireNonNull(wood, "wood");
         List<PegDiagnosis> found = new ArrayList<>();
         if (signs.contains(PegSign.SPLIT) || signs.contains(PegSign.CRACK_NEAR_THE_HOLE)) {
             found.add(CRACKED);

@@ -1,5 +1,7 @@
 package rosinedpeg.core.pegs;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Set;
 
 /** What was done to a peg. */
@@ -20,6 +22,7 @@ public enum PegTreatment {
 
     /** {@return whether it may be used on a peg with those signs: nothing that lubricates goes on one that creeps back} */
     public boolean suits(Set<PegSign> signs) {
+        requireNonNull(signs, "signs");
         return !lubricates() || !signs.contains(PegSign.CREEPS_BACK);
     }
 }
