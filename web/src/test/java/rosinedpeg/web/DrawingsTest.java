@@ -124,9 +124,9 @@ class DrawingsTest {
                     .filter(mark -> mark.state().equals("distance"))
                     .flatMap(mark -> points(((Mark.Path) mark).path()).stream())
                     .toList();
-            boolean weighed = measurable.quantity().unit() != Unit.MILLIMETRE
-                    && measurable.quantity().unit() != Unit.DEGREE;
-            assertThat(marked.isEmpty()).as(measurable.code()).isEqualTo(weighed);
+            boolean weighedOrCounted =
+                    measurable.quantity().unit() == Unit.GRAM || measurable.quantity() == Quantity.GEAR_RATIO;
+            assertThat(marked.isEmpty()).as(measurable.code()).isEqualTo(weighedOrCounted);
             assertThat(marked).as(measurable.code()).allSatisfy(point -> {
                 assertThat(point[0]).isBetween(view.x(), view.x() + view.width());
                 assertThat(point[1]).isBetween(view.y(), view.y() + view.height());

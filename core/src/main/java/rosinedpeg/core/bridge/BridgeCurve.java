@@ -175,10 +175,18 @@ public final class BridgeCurve {
      * @param byMm how much deeper its groove would be
      */
     public record Evening(OptionalInt index, double byMm) {
+
+        private static final double FILED_MM = 0.05;
+
         /** Checks the parts. */
         public Evening {
             requireFinite("byMm", byMm);
             requireNonNull(index, "index");
+        }
+
+        /** {@return whether a file has nothing to do here: less than anybody files} */
+        public boolean even() {
+            return index.isEmpty() || byMm < FILED_MM;
         }
     }
 }

@@ -19,6 +19,9 @@ public final class InstrumentLoad {
     /** Share of its tension that a string keeps when it is let down just far enough to lift out of its nut groove. */
     public static final double SET_ASIDE = 0.25;
 
+    /** With readings in it, a string that is set aside may seem to carry a little more. */
+    private static final double ASIDE_TO = 0.3;
+
     private final Map<Position, FeetLoad> perNewton = new EnumMap<>(Position.class);
     private final FeetLoad fullyStrung;
 
@@ -39,6 +42,18 @@ public final class InstrumentLoad {
             perNewton.put(position, FeetLoad.of(List.of(oneNewton), setUp.value(Quantity.FOOT_SPAN)));
         }
         this.fullyStrung = feet(tensionsN);
+    }
+
+    /**
+     * Whether a string carries no more than one that is set aside.
+     *
+     * @param tensionN what it carries, 0 N or more
+     * @param fullN what it carries at pitch, in N
+     */
+    public static boolean isAside(double tensionN, double fullN) {
+        requireFinite("tensionN", tensionN);
+        requireFinite("fullN", fullN);
+        return tensionN < ASIDE_TO * fullN;
     }
 
     /** {@return what the shares of an instrument rest on: measured when all of its levers were} */

@@ -30,6 +30,11 @@ public record LoadBands(double heldFrom, double lightFrom, double thinFrom) {
         }
     }
 
+    /** {@return whether no plan may leave so little, except a recorded repair: the post unheld, or the bass foot lifted} */
+    public boolean refuse(LoadShares shares) {
+        return of(shares.treble()) == LoadBand.UNHELD || shares.bassFootLifts();
+    }
+
     /** {@return the band a treble-foot share lies in} */
     public LoadBand of(double trebleShare) {
         requireFinite("trebleShare", trebleShare);

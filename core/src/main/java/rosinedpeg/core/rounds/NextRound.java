@@ -3,6 +3,7 @@ package rosinedpeg.core.rounds;
 import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -21,11 +22,22 @@ import rosinedpeg.core.strings.StringSpec;
  * @param order that order
  */
 public record NextRound(Position next, Map<Position, Cents> drops, int rounds, List<Position> order) {
+    /** Nobody hears a string sink by less. */
+    private static final double AUDIBLE_CENTS = 0.5;
+
     /** Checks the parts. */
     public NextRound {
         requireNonNull(drops, "drops");
         requireNonNull(next, "next");
         requireNonNull(order, "order");
+    }
+
+    /** {@return the strings that sink audibly, each with its drop, the one that sinks most first} */
+    public List<Map.Entry<Position, Cents>> audibleDrops() {
+        return drops.entrySet().stream()
+                .filter(drop -> Math.abs(drop.getValue().value()) >= AUDIBLE_CENTS)
+                .sorted(Comparator.comparingDouble(drop -> drop.getValue().value()))
+                .toList();
     }
 
     /** A string that carries less than this share of its tension is set aside: nobody listens to it. */

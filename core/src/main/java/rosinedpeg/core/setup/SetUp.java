@@ -288,6 +288,17 @@ public record SetUp(
         return new SetUp(size, leftHanded, otherA, otherStrings, figures, tailEnds, pegSides, pegKind);
     }
 
+    /** {@return the length of its body, from the usual one of its family in the ratio of the vibrating lengths, in mm} */
+    public double bodyLengthMm() {
+        double perVibratingLength = switch (family()) {
+            case VIOLIN -> 356 / 328.0;
+            case VIOLA -> 1 / 0.912;
+            case CELLO -> 755 / 692.0;
+            case BASS -> 1110 / 1055.0;
+        };
+        return perVibratingLength * value(Quantity.VIBRATING_LENGTH);
+    }
+
     /** {@return the tension of a string on this instrument at pitch, in N} */
     public double tensionN(StringSpec string) {
         return string.tensionN(value(Quantity.VIBRATING_LENGTH), openString(string.position()), referenceA);

@@ -21,6 +21,9 @@ public record Afterlength(double vibratingLengthMm, double measuredMm) {
     /** What a sixth sounds above the open string. */
     public static final double TARGET_CENTS = 1200 * Math.log(6) / Math.log(2);
 
+    /** Nobody sets a cord more finely. */
+    private static final double SETTABLE_MM = 0.2;
+
     private static final Range LENGTH = new Range(100, 1500, Unit.MILLIMETRE);
     private static final Range MEASURED = new Range(10, 400, Unit.MILLIMETRE);
 
@@ -74,6 +77,21 @@ public record Afterlength(double vibratingLengthMm, double measuredMm) {
      */
     public double cordChangeMm() {
         return 2 * (measuredMm - targetMm());
+    }
+
+    /** {@return what is to be done about the cord; a change too small to be set is none} */
+    public CordChange cord() {
+        if (Math.abs(cordChangeMm()) <= SETTABLE_MM) {
+            return CordChange.NONE;
+        }
+        return cordChangeMm() > 0 ? CordChange.LET_OUT : CordChange.TAKE_IN;
+    }
+
+    /** What is to be done about the tail cord. */
+    public enum CordChange {
+        NONE,
+        LET_OUT,
+        TAKE_IN
     }
 
     /**

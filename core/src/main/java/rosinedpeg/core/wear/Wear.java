@@ -20,6 +20,8 @@ public record Wear(double hours, double months, double signs, Life life) {
     /** A month as ages and lives are counted, a twelfth of a year. */
     public static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
 
+    private static final double HOURS_IN_A_WEEK = 24 * 7;
+    private static final double NEARLY_SPENT = 0.9;
     private static final double WEEKS_PER_MONTH = 52 / 12.0;
     private static final Range HOURS = new Range(0, 100_000, Unit.HOUR);
     private static final Range MONTHS = new Range(0, 1200, Unit.MONTH);
@@ -36,6 +38,30 @@ public record Wear(double hours, double months, double signs, Life life) {
         HOURS.require("hours", hours);
         MONTHS.require("months", months);
         SIGNS.require("signs", signs);
+    }
+
+    /**
+     * A string that has been on an instrument for a time.
+     *
+     * @param hoursBefore played on it before it went on, 0 h or more
+     * @param ageHours since it went on, 0 h or more
+     * @param hoursPerWeek how much the instrument is played, 0 to 168 h a week
+     * @param signs what was seen or heard on it
+     * @param life how long such a string lasts
+     * @return how far it is used up, its hours reckoned from what a week brings
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range
+     */
+    public static Wear after(double hoursBefore, double ageHours, double hoursPerWeek, Set<WearSign> signs, Life life) {
+        HOURS_PER_WEEK.require("hoursPerWeek", hoursPerWeek);
+        requireFinite("ageHours", ageHours);
+        requireFinite("hoursBefore", hoursBefore);
+        double played = hoursBefore + ageHours / HOURS_IN_A_WEEK * hoursPerWeek;
+        return new Wear(played, ageHours / HOURS_PER_MONTH, Math.min(SIGNS.high(), shareOf(signs)), life);
+    }
+
+    /** {@return how worn a string is shown: one that nobody knows the age of as nearly spent} */
+    public double shown(boolean ageKnown) {
+        return ageKnown ? worn() : Math.max(NEARLY_SPENT, worn());
     }
 
     /** {@return the share of a life that a set of signs stands for} */

@@ -98,6 +98,8 @@ public record WindingPlan(
     private static final double LAST_PART = 1 / 3.0;
     /** Slack, as a share of the vibrating length, without which a tail end does not come to its slot. */
     private static final double SLACK_TO_HANG = 0.03;
+
+    private static final double HARDLY_A_TURN = 0.05;
     /** A last turn no further than this from the wall leans on it. */
     private static final double LEANS_MM = 0.1;
 
@@ -207,6 +209,21 @@ public record WindingPlan(
     /** {@return where the peg end goes on first, the turns on the shaft once the tail end is hung} */
     public double afterHangingTurns() {
         return turns.count() <= 0 ? 0 : turns.count() - beforeHangingTurns;
+    }
+
+    /** {@return on which side of its hole the turns lie; less than a twentieth of a turn counts for nothing} */
+    public Sides sides() {
+        if (farSideTurns < HARDLY_A_TURN) {
+            return Sides.ALL_ON_KNOB_SIDE;
+        }
+        return knobSideTurns < HARDLY_A_TURN ? Sides.ALL_ON_FAR_SIDE : Sides.BOTH;
+    }
+
+    /** On which side of its hole a string is wound. */
+    public enum Sides {
+        ALL_ON_KNOB_SIDE,
+        ALL_ON_FAR_SIDE,
+        BOTH
     }
 
     /** {@return how far knob or crank are turned for some of the turns on the shaft} */

@@ -29,6 +29,7 @@ import rosinedpeg.core.causes.BreakCause;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
@@ -360,10 +361,8 @@ class BenchController {
 
         /** {@return the strings that sink audibly, with their drop in cents, most first} */
         public List<Map.Entry<Position, Double>> drops() {
-            return next.drops().entrySet().stream()
+            return next.audibleDrops().stream()
                     .map(drop -> Map.entry(drop.getKey(), drop.getValue().value()))
-                    .filter(drop -> Math.abs(drop.getValue()) >= 0.5)
-                    .sorted(Map.Entry.comparingByValue())
                     .toList();
         }
     }
@@ -418,8 +417,9 @@ class BenchController {
             double tensionN = state.tensionsN().getOrDefault(position, 0.0);
             double full = state.plan().tensionsBeforeN().getOrDefault(position, tensionN);
             boolean worked = step != null && step.position() == position;
-            StringState drawn =
-                    tensionN == 0 ? StringState.OFF : tensionN < 0.3 * full ? StringState.SET_ASIDE : StringState.ON;
+            StringState drawn = tensionN == 0
+                    ? StringState.OFF
+                    : InstrumentLoad.isAside(tensionN, full) ? StringState.SET_ASIDE : StringState.ON;
             states.put(position, drawn == StringState.ON && worked ? StringState.WORKED_ON : drawn);
         }
         return InstrumentDrawing.of(

@@ -5,22 +5,18 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.bench.OwedAfter;
 import rosinedpeg.core.causes.Breakages;
-import rosinedpeg.core.plan.ChangePlan;
-import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.MishapPlanner;
-import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -132,50 +128,16 @@ class RunClosing {
         }
     }
 
-    /** What was left out on purpose, what was skipped, and what the days after ask for: not to be forgotten. */
+    /** What is left to be made up for is not to be forgotten. */
     private void owe(UUID instrumentId, BenchState state) {
-        ChangePlan plan = state.plan();
-        Map<StepKind, Set<Position>> owed = new LinkedHashMap<>();
-        if (!state.changed().isEmpty()) {
-            plan.owed().forEach(kind -> owed.put(kind, new TreeSet<>(state.changed())));
-        }
-        for (int index : state.owed()) {
-            Step step = plan.steps().get(index);
-            Set<Position> strings = owed.computeIfAbsent(step.kind(), kind -> new TreeSet<>());
-            if (step.position() != null) {
-                strings.add(step.position());
-            }
-        }
-        boolean tubeOn = done(state, StepKind.SLIDE_TUBE_ON);
-        if (tubeOn) {
+        OwedAfter owed = OwedAfter.of(state);
+        if (owed.tubeOn()) {
             instruments.guard(instrumentId, false, true);
         }
-        if (tubeOn || done(state, StepKind.SEAT_TUBE)) {
-            owed.put(StepKind.SEAT_TUBE, Set.of(Position.I));
+        owed.work().forEach((kind, strings) -> aftercare.owe(instrumentId, kind, strings));
+        if (!owed.used().isEmpty()) {
+            aftercare.restock(instrumentId, owed.used(), owed.materials());
         }
-        owed.forEach((kind, strings) -> aftercare.owe(instrumentId, kind, strings));
-        Set<Position> used = new TreeSet<>(state.changed());
-        state.mishaps().stream()
-                .filter(mishap -> mishap.kind() == Mishap.Kind.STRING_BROKE)
-                .forEach(mishap -> used.add(mishap.position()));
-        if (!used.isEmpty()) {
-            aftercare.restock(
-                    instrumentId,
-                    used,
-                    plan.steps().stream()
-                            .limit(state.reached())
-                            .filter(step -> !state.owed().contains(step.index()))
-                            .flatMap(step -> step.materials().stream())
-                            .filter(Material::usedUp)
-                            .distinct()
-                            .toList());
-        }
-    }
-
-    private static boolean done(BenchState state, StepKind kind) {
-        return state.plan().steps().stream()
-                .limit(state.reached())
-                .anyMatch(step -> step.kind() == kind && !state.owed().contains(step.index()));
     }
 
     /** A broken string is no spare. */

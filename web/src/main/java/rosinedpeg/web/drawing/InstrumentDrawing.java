@@ -9,7 +9,6 @@ import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.plan.Place;
-import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -74,7 +73,7 @@ public record InstrumentDrawing(
             Position position) {
         double length = setUp.value(Quantity.VIBRATING_LENGTH);
         double after = setUp.value(Quantity.AFTERLENGTH);
-        double body = length * bodyShare(setUp.family());
+        double body = setUp.bodyLengthMm();
         double bodyTop = length * NECK_SHARE;
         double hand = setUp.leftHanded() ? -1 : 1;
         double nutHalf = setUp.value(Quantity.NUT_SPACING) / 2;
@@ -138,15 +137,6 @@ public record InstrumentDrawing(
                 pegs,
                 strings,
                 ring(setUp, hand, place, position, half));
-    }
-
-    private static double bodyShare(Family family) {
-        return switch (family) {
-            case VIOLIN -> 356 / 328.0;
-            case VIOLA -> 1 / 0.912;
-            case CELLO -> 755 / 692.0;
-            case BASS -> 1110 / 1055.0;
-        };
     }
 
     private static String body(double top, double length) {

@@ -40,6 +40,7 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.setup.Tuning;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
@@ -61,8 +62,6 @@ class InstrumentController {
 
     private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
     /** How far a scordatura may go from the usual pitch of a string. */
-    private static final int MOST_SEMITONES_OFF = 7;
-
     private static final List<String> FOUND = List.of("STOPS", "TODAY", "WATCH", "REFER");
 
     private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
@@ -231,19 +230,14 @@ class InstrumentController {
             result.rejectValue("tuning", "instrument.tuning.spelling");
             return List.of();
         }
-        boolean falls = true;
-        for (int i = 1; i < pitches.size(); i++) {
-            falls &= pitches.get(i).compareTo(pitches.get(i - 1)) < 0;
-        }
-        if (pitches.size() < 4 || pitches.size() > 5 || !falls) {
-            result.rejectValue("tuning", "instrument.tuning.order");
-        }
-        for (int i = 0; i < Math.min(4, pitches.size()); i++) {
-            int usual = size.family().openStrings().get(i).midi();
-            if (!result.hasFieldErrors("tuning") && Math.abs(pitches.get(i).midi() - usual) > MOST_SEMITONES_OFF) {
-                result.rejectValue("tuning", "instrument.tuning.far", new Object[] {Position.ofNumber(i + 1)}, null);
-            }
-        }
+        Tuning.fault(size.family(), pitches)
+                .ifPresent(fault -> result.rejectValue(
+                        "tuning",
+                        fault.kind() == Tuning.Kind.FAR_FROM_USUAL
+                                ? "instrument.tuning.far"
+                                : "instrument.tuning.order",
+                        new Object[] {fault.position(), Tuning.MOST_SEMITONES_OFF},
+                        null));
         return pitches;
     }
 

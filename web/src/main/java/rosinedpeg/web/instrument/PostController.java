@@ -21,7 +21,6 @@ import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.load.LoadShares;
-import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawing.SchoolsChart;
 import rosinedpeg.web.platform.Entry;
@@ -109,7 +108,7 @@ class PostController {
                         bands.heldFrom(),
                         bands.thinFrom(),
                         say));
-        model.addAttribute("origin", instrument.setUp().weakestOrigin(Quantity.FOOT_SPAN, Quantity.BRIDGE_SPACING));
+        model.addAttribute("origin", InstrumentLoad.origin(instrument.setUp()));
         model.addAttribute("usual", bands.equals(LoadBands.USUAL));
         return "instrument/post";
     }
@@ -129,7 +128,8 @@ class PostController {
                     Map<Position, Double> leftN = new EnumMap<>(allN);
                     leftN.keySet().removeAll(off);
                     LoadShares shares = load.shares(leftN);
-                    return new Off(List.copyOf(off), shares, instrument.bands().of(shares.treble()));
+                    LoadBands bands = instrument.bands();
+                    return new Off(List.copyOf(off), shares, bands.of(shares.treble()), bands.refuse(shares));
                 })
                 .toList();
     }
@@ -140,14 +140,9 @@ class PostController {
      * @param off which
      * @param shares what is left
      * @param band what that means for the post
+     * @param refused whether a plan that does this is refused
      */
-    public record Off(List<Position> off, LoadShares shares, LoadBand band) {
-
-        /** {@return whether a plan that does this is refused} */
-        public boolean refused() {
-            return band == LoadBand.UNHELD || shares.bassFootLifts();
-        }
-    }
+    public record Off(List<Position> off, LoadShares shares, LoadBand band, boolean refused) {}
 
     /** The limits of the bands, in per cent. */
     static class BandsForm {

@@ -44,12 +44,10 @@ public record StringOn(
     static StringOn of(
             FittedNow fitted, StringKind kind, Family family, double hoursPerWeek, Demand demand, Instant now) {
         Life life = Life.usual(family, kind.spec());
-        double signs = Math.min(10, Wear.shareOf(fitted.signs()));
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
-        double hours = fitted.hoursBefore() + ageHours / (24 * 7) * hoursPerWeek;
-        Wear wear = new Wear(hours, ageHours / Wear.HOURS_PER_MONTH, signs, life);
+        Wear wear = Wear.after(fitted.hoursBefore(), ageHours, hoursPerWeek, fitted.signs(), life);
         double monthsLeft = since == null ? 0 : Math.max(0, wear.monthsLeft(demand.threshold(), hoursPerWeek));
         WearState state =
                 WearState.of(Optional.ofNullable(since).map(known -> wear), fitted.signs(), demand, hoursPerWeek);
@@ -58,7 +56,7 @@ public record StringOn(
                 fitted.position(),
                 kind,
                 Optional.ofNullable(since),
-                hours,
+                wear.hours(),
                 fitted.signs(),
                 wear,
                 state,
@@ -79,7 +77,7 @@ public record StringOn(
 
     /** {@return how it is drawn; a string of unknown age as one that is nearly spent} */
     public Strands.Strand strand(String drawnAs) {
-        double worn = fittedAt.isEmpty() ? Math.max(0.9, wear.worn()) : wear.worn();
+        double worn = wear.shown(fittedAt.isPresent());
         return new Strands.Strand(
                 kind.spec().diameterMm(), drawnAs.equals("off") ? 0 : worn, fittedId.getMostSignificantBits(), drawnAs);
     }
