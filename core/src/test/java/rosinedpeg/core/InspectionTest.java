@@ -69,7 +69,7 @@ class InspectionTest {
 
     @ParameterizedTest
     @CsvSource({
-        "BRIDGE_GAP=1.1, BRIDGE_TO_EASE_BACK, TODAY, false",
+        "BRIDGE_GAP=1.1, BRIDGE_TO_EASE, TODAY, false",
         "BRIDGE_GAP=1.9, BRIDGE_TO_STRAIGHTEN, STOPS, false",
         "BRIDGE_GAP=2.6, BRIDGE_FALLING, STOPS, false",
         "WARP=1.2, BRIDGE_WARPED, TODAY, true",

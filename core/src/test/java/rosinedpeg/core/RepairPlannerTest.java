@@ -226,8 +226,8 @@ class RepairPlannerTest {
                         RETURN_NEIGHBOUR III, CHECK_BRIDGE III, TUNING_ROUND, RECORD"""),
                 Arguments.of(RepairPlanner.emergency(low.withBroken(Set.of(IV))), """
                         TEST_MACHINE_DIRECTION III, SET_ASIDE_NEIGHBOUR III,
-                        TEST_MACHINE_DIRECTION IV, TAKE_OUT_REMAINS IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
-                        LOCK_FAR_SIDE_THEN_CROSS IV, WIND_BY_CRANK IV, SEAT_IN_GROOVES IV, PRESS_INTO_BENDS IV,
+                        TAKE_OUT_REMAINS IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
+                        LOCK_FAR_SIDE_THEN_CROSS IV, TEST_MACHINE_DIRECTION IV, WIND_BY_CRANK IV, SEAT_IN_GROOVES IV, PRESS_INTO_BENDS IV,
                         CLOSE_UP_TURNS IV, BRING_UP IV, CHECK_BRIDGE IV, RETURN_NEIGHBOUR III, CHECK_BRIDGE III,
                         TUNING_ROUND, RECORD"""),
                 Arguments.of(ChangePlanner.plan(low), """

@@ -98,7 +98,7 @@ class TradeRulesTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"0, UPRIGHT", "2, EASE_BACK_TODAY", "3.5, STOP_AND_STRAIGHTEN", "4.5, FALLING"})
+    @CsvSource({"0, UPRIGHT", "2, EASE_TODAY", "3.5, STOP_AND_STRAIGHTEN", "4.5, FALLING"})
     void judgesTheBridgeByItsThrust(double leanDeg, ThrustBand band) {
         assertThat(Thrust.of(Examples.VIOLIN, new Lean(leanDeg)).band()).isEqualTo(band);
     }

@@ -95,7 +95,7 @@ class FamiliesIT extends InBrowser {
                 + " Peg V slipped.",
         "Pit 6 viola, III, false, Rest it on your lap, STRING_BROKE, Take out what is left of III,"
                 + " 'III broke, at the nut; another went on.'",
-        "Pit 9 cello, IV, false, Lay it on its back, BRIDGE_DOWN, Let every string down,"
+        "Pit 9 cello, IV, false, Lay it on its back, BRIDGE_DOWN, Lay it flat on its back,"
                 + " The bridge fell and was stood up again.",
         "Pit 8 cello, II, true, Lay it on its back, CUT_FINGER, See to the cut first, Somebody was cut at the bench."
     })
@@ -138,8 +138,9 @@ class FamiliesIT extends InBrowser {
                 "Which way does the machine of IV turn?",
                 "Let IV, E, down and off the peg",
                 "Felt washer on the ball of IV",
-                "Wind IV with the crank",
-                "Draw the ball of IV up into its channel")) {
+                "Wind IV until its silk nears the nut",
+                "Draw the ball of IV up into its channel",
+                "Wind IV by its key")) {
             pedalTo(page, heading);
         }
         page.keyboard().press("w");

@@ -63,7 +63,8 @@ class FirstMinuteIT extends InBrowser {
 
         // The pedal sends PageDown.
         next(page, "PageDown", "Lay everything within reach");
-        next(page, "ArrowRight", "Rest it on your lap");
+        next(page, "ArrowRight", "Wash your hands");
+        next(page, "Space", "Rest it on your lap");
         next(page, "Space", "Mark where the bridge stands");
         next(page, "Space", "Let II, A, down and off the peg");
         next(page, "PageUp", "Mark where the bridge stands");
@@ -75,9 +76,11 @@ class FirstMinuteIT extends InBrowser {
         next(page, "Space", "Draw the peg of II, clean and treat it");
         next(page, "Space", "Graphite in both grooves of II");
         next(page, "s", "Tip of II through the hole, then lock it");
-        next(page, "Space", "Wind II, a small gap left to the wall");
+        next(page, "Space", "Wind II until its silk nears the nut");
         next(page, "Space", "Hang the tail end of II");
+        next(page, "Space", "Wind II, a small gap left to the wall");
         next(page, "Space", "Lay II in its grooves");
+        next(page, "Space", "Push the turns of II together");
         next(page, "Space", "Graphite in both grooves of II");
         assertThat(page.locator("#bench")).containsText("You left this out before");
         Browser.assertAccessible(page);

@@ -8,7 +8,6 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -103,17 +102,12 @@ public final class BenchLedger {
             return;
         }
         int times = Collections.frequency(mishaps, mishap);
-        plan = MishapPlanner.amended(plan, reached, mishap, times, latestLean());
+        plan = MishapPlanner.amended(plan, reached, mishap, times, state(0).knownLean());
         MishapPlanner.strike(mishap, tensionsN);
         pitchCents.keySet().removeIf(position -> tensionsN.get(position) == 0);
         mishaps.add(mishap);
         lastStepSequence = wrong.sequence();
         askAgain();
-    }
-
-    private Optional<Lean> latestLean() {
-        BenchState now = state(0);
-        return now.lean().or(now::leanBefore);
     }
 
     private void done(BenchEvent.StepDone done) {

@@ -110,6 +110,11 @@ public record BenchState(
                 .map(gap -> Lean.fromGap(gap, plan.setUp().value(Quantity.BRIDGE_HEIGHT)));
     }
 
+    /** {@return how the bridge leans as far as anybody knows: by the latest reading, else as measured before this run} */
+    public Optional<Lean> knownLean() {
+        return lean().or(this::leanBefore);
+    }
+
     /** {@return how the bridge leaned when it was measured before this run, if it was} */
     public Optional<Lean> leanBefore() {
         return Lean.measured(plan.setUp());

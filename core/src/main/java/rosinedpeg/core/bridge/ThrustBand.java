@@ -5,7 +5,8 @@ import static rosinedpeg.core.figure.Finite.requireFinite;
 /** What the thrust margin asks for. */
 public enum ThrustBand {
     UPRIGHT,
-    EASE_BACK_TODAY,
+    /** It stands, but not well: it is eased upright today, back or forwards as it leans. */
+    EASE_TODAY,
     /** Stop tuning, take tension off, straighten. */
     STOP_AND_STRAIGHTEN,
     /** Support it with the hand now. */
@@ -16,14 +17,14 @@ public enum ThrustBand {
         return compareTo(STOP_AND_STRAIGHTEN) >= 0;
     }
 
-    /** {@return the band of a thrust margin: upright from 0.6, ease back from 0.3, stop from 0} */
+    /** {@return the band of a thrust margin: upright from 0.6, to be eased from 0.3, stop from 0} */
     public static ThrustBand of(double margin) {
         requireFinite("margin", margin);
         if (margin >= 0.6) {
             return UPRIGHT;
         }
         if (margin >= 0.3) {
-            return EASE_BACK_TODAY;
+            return EASE_TODAY;
         }
         return margin >= 0 ? STOP_AND_STRAIGHTEN : FALLING;
     }

@@ -27,7 +27,7 @@ public enum FindingKind {
     /** Silk, turns and load are as they should be. Turns; rise of the load on the top. */
     FITS(Part.FIT),
     /** The bridge leans. Lean; thrust margin. */
-    BRIDGE_TO_EASE_BACK(Part.BRIDGE),
+    BRIDGE_TO_EASE(Part.BRIDGE),
     /** The bridge leans too far to go on. Lean; thrust margin. */
     BRIDGE_TO_STRAIGHTEN(Part.BRIDGE),
     /** The strings push past the bridge's foot. Lean; thrust margin. */

@@ -131,7 +131,7 @@ public final class Inspection {
                     SHARE,
                     setUp.weakestOrigin(Quantity.BRIDGE_HEIGHT, Quantity.FRONT_ANGLE, Quantity.BACK_ANGLE));
             switch (thrust.band()) {
-                case EASE_BACK_TODAY -> add(FindingKind.BRIDGE_TO_EASE_BACK, TODAY, degrees, margin);
+                case EASE_TODAY -> add(FindingKind.BRIDGE_TO_EASE, TODAY, degrees, margin);
                 case STOP_AND_STRAIGHTEN -> add(FindingKind.BRIDGE_TO_STRAIGHTEN, STOPS, degrees, margin);
                 case FALLING -> add(FindingKind.BRIDGE_FALLING, STOPS, degrees, margin);
                 case UPRIGHT -> {}

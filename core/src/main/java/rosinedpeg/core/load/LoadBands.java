@@ -2,6 +2,9 @@ package rosinedpeg.core.load;
 
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+
 /**
  * Where one band of treble-foot load ends and the next begins. Adjustable per instrument: a loose or short post wants
  * more.
@@ -14,6 +17,12 @@ public record LoadBands(double heldFrom, double lightFrom, double thinFrom) {
 
     /** 50, 30 and 15 %. */
     public static final LoadBands USUAL = new LoadBands(0.50, 0.30, 0.15);
+
+    /** What a post may want to be held, light and thin from: no less than is usual, and below the whole. */
+    public static final Range HELD_FROM = new Range(USUAL.heldFrom, 0.95, Unit.SHARE);
+
+    public static final Range LIGHT_FROM = new Range(USUAL.lightFrom, 0.9, Unit.SHARE);
+    public static final Range THIN_FROM = new Range(USUAL.thinFrom, 0.85, Unit.SHARE);
 
     /**
      * Checks the order.

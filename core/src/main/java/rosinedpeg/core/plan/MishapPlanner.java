@@ -311,7 +311,6 @@ public final class MishapPlanner {
         if (plan.setUp().tailEnds().get(position).hasFineTuner()) {
             list.add(StepKind.BACK_OUT_FINE_TUNER, position);
         }
-        list.testMachine(position);
         list.add(
                 StepKind.TAKE_OUT_REMAINS,
                 position,
@@ -368,16 +367,7 @@ public final class MishapPlanner {
         boolean wound = done.stream().anyMatch(step -> step.kind() == StepKind.SEAT_IN_GROOVES);
         if (wound || expectedN.get(position) == 0) {
             Set<StepKind> again = EnumSet.noneOf(StepKind.class);
-            done.stream()
-                    .filter(step -> again.add(step.kind()))
-                    .forEach(step -> list.add(
-                            step.kind(),
-                            position,
-                            step.materials(),
-                            step.cautions().stream()
-                                    .filter(caution -> !OF_LOAD.contains(caution))
-                                    .toList(),
-                            withTail ? step.figures() : inOneGo(step.figures())));
+            done.stream().filter(step -> again.add(step.kind())).forEach(step -> putOnAgain(step, withTail));
         } else {
             if (withTail) {
                 list.add(StepKind.HANG_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
@@ -388,6 +378,20 @@ public final class MishapPlanner {
             list.add(StepKind.CLOSE_UP_TURNS, position);
         }
         bringBackUp(position);
+    }
+
+    private void putOnAgain(Step step, boolean withTail) {
+        if (step.kind().turnsItsPeg()) {
+            list.testMachine(step.position());
+        }
+        List<Caution> cautions = new ArrayList<>(step.cautions());
+        cautions.removeAll(OF_LOAD);
+        list.add(
+                step.kind(),
+                step.position(),
+                step.materials(),
+                cautions,
+                withTail ? step.figures() : inOneGo(step.figures()));
     }
 
     /** A string that stays hung at its tail is wound in one go. */

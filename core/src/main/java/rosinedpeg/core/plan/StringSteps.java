@@ -107,7 +107,6 @@ final class StringSteps {
     /** Old string off and nothing else. */
     void remove(Position position, boolean broken) {
         backOutFineTuner(position);
-        list.testMachine(position);
         if (broken) {
             list.setTensionN(position, 0);
             list.add(
@@ -117,6 +116,7 @@ final class StringSteps {
                     List.of(Caution.SHARP_ENDS));
             return;
         }
+        list.testMachine(position);
         list.setTensionN(position, 0);
         List<Caution> cautions = new ArrayList<>(List.of(Caution.EYES, Caution.SHARP_ENDS));
         cautions.addAll(thick());
@@ -242,6 +242,8 @@ final class StringSteps {
             figures.put(FAR_SIDE_TURNS, Figure.workedOut(winding.farSideTurns(), Unit.TURN, winding.origin()));
         }
         list.add(lockKind(choice.lock()), position, List.of(Material.NEW_STRING), List.of(Caution.SHARP_ENDS), figures);
+        // Where the old string had broken, there was none to watch.
+        list.testMachine(position);
     }
 
     private void wind(

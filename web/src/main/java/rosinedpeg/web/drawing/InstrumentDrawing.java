@@ -6,6 +6,7 @@ import static rosinedpeg.web.drawing.Stroke.move;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.plan.Place;
@@ -100,11 +101,7 @@ public record InstrumentDrawing(
             double pegY = -setUp.value(Quantity.NUT_TO_PEG, p);
             double side = pegbox.knobSide(p) * hand;
             double wallAt = pegbox.halfWidthMm(-pegY) + wall;
-            double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
-            double out = side * (wallAt + shaft * 1.5);
-            String state = p == position && place == Place.PEG ? "marked" : "plain";
-            pegs.add(new Stroke(move(-side * wallAt, pegY) + line(out, pegY), shaft * 0.8, "shaft-" + state));
-            pegs.add(new Stroke(move(out, pegY) + line(out + side * shaft * 1.6, pegY), shaft * 2.1, "head-" + state));
+            pegs.addAll(peg(setUp, side, wallAt, pegY, p == position && place == Place.PEG ? "marked" : "plain"));
             strings.add(string(setUp, p, hand, diametersMm.getOrDefault(p, 0.6), states.get(p)));
         }
         double top = boxEnd - curl * 2.6;
@@ -137,6 +134,28 @@ public record InstrumentDrawing(
                 pegs,
                 strings,
                 ring(setUp, hand, place, position, half));
+    }
+
+    /** A peg or machine with its shaft across the pegbox. */
+    private static List<Stroke> peg(SetUp setUp, double side, double wallAt, double y, String state) {
+        double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
+        List<Stroke> strokes = new ArrayList<>();
+        strokes.add(new Stroke(
+                move(-side * wallAt, y) + line(side * wallAt, y),
+                shaft * 0.8,
+                named(PegHead.shaft(setUp.pegKind()), state)));
+        for (PegHead piece : PegHead.of(setUp.pegKind())) {
+            strokes.add(new Stroke(
+                    move(side * (wallAt + piece.fromOut() * shaft), y + piece.fromAlong() * shaft)
+                            + line(side * (wallAt + piece.toOut() * shaft), y + piece.toAlong() * shaft),
+                    piece.width() * shaft,
+                    named(piece.material(), state)));
+        }
+        return strokes;
+    }
+
+    private static String named(PegHead.Material material, String state) {
+        return material.name().toLowerCase(Locale.ROOT) + "-" + state;
     }
 
     private static String body(double top, double length) {

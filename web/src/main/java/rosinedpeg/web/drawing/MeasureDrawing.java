@@ -227,6 +227,7 @@ public final class MeasureDrawing {
         double hand = setUp.leftHanded() ? -1 : 1;
         double length = setUp.value(Quantity.PEGBOX_LENGTH);
         PegboxDrawing.walls(pen, setUp);
+        PegboxDrawing.plates(pen, pegbox);
         setUp.positions().forEach(each -> PegboxDrawing.peg(pen, pegbox, each));
         PegboxDrawing.nut(pen, setUp);
         double tick = setUp.value(Quantity.SHAFT_DIAMETER) * 0.8;

@@ -1,14 +1,18 @@
 package rosinedpeg.web.drawing;
 
 import java.util.Collection;
+import java.util.DoubleSummaryStatistics;
 import java.util.List;
+import java.util.Locale;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import rosinedpeg.core.clearance.Clearance;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.clearance.Touch;
 import rosinedpeg.core.pegbox.Pegbox;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingPlan;
@@ -24,6 +28,8 @@ public record PegboxDrawing(View above, View side) {
 
     /** Thickness of the walls, in shaft diameters. */
     private static final double WALL = 0.65;
+    /** Room for what stands outside the walls, in shaft diameters. */
+    private static final double HEAD = 4;
 
     /**
      * Draws a pegbox.
@@ -46,6 +52,7 @@ public record PegboxDrawing(View above, View side) {
         double shaft = pegbox.shaftDiameterMm();
         Pen pen = new Pen();
         walls(pen, pegbox.setUp());
+        plates(pen, pegbox);
         for (StringSpec string : strings) {
             peg(pen, pegbox, string.position());
             pen.circle(
@@ -83,17 +90,60 @@ public record PegboxDrawing(View above, View side) {
         pen.area("inside", -near, 0, -far, -length, far, -length, near, 0);
     }
 
-    /** A peg's shaft, its knob and its numeral. */
+    /** A peg or machine: its shaft, what the hand turns, and its numeral. */
     static void peg(Pen pen, Pegbox pegbox, Position position) {
         SetUp setUp = pegbox.setUp();
         double shaft = pegbox.shaftDiameterMm();
         double y = -pegbox.fromNutMm(position);
         double side = pegbox.knobSide(position) * hand(setUp);
         double out = pegbox.halfWidthMm(-y) + wall(setUp);
-        double knob = knob(setUp);
-        pen.line("shaft", shaft, -side * out, y, side * (out + shaft * 0.6), y);
-        pen.line("knob", shaft * 1.9, side * (out + shaft * 0.9), y, side * (out + knob), y);
-        pen.text("numeral", side * (out + knob * 0.68), y + shaft * 0.38, shaft * 1.05, "middle", position.name());
+        String of = PegHead.shaft(setUp.pegKind()).name().toLowerCase(Locale.ROOT);
+        pen.line("shaft " + of, shaft, -side * (out - wall(setUp) * 0.3), y, side * out, y);
+        for (PegHead piece : PegHead.of(setUp.pegKind())) {
+            pen.line(
+                    piece.material().name().toLowerCase(Locale.ROOT),
+                    piece.width() * shaft,
+                    side * (out + piece.fromOut() * shaft),
+                    y + piece.fromAlong() * shaft,
+                    side * (out + piece.toOut() * shaft),
+                    y + piece.toAlong() * shaft);
+        }
+        boolean machine = setUp.pegKind() == PegKind.MACHINE_HEAD;
+        pen.text(
+                machine ? "numeral beside" : "numeral",
+                side * (out + shaft * (machine ? 3.25 : 1.56)),
+                y + shaft * 0.38,
+                shaft * 1.05,
+                "middle",
+                position.name());
+    }
+
+    /** The plates that machines sit on, one along each cheek that has any. */
+    static void plates(Pen pen, Pegbox pegbox) {
+        SetUp setUp = pegbox.setUp();
+        if (setUp.pegKind() != PegKind.MACHINE_HEAD) {
+            return;
+        }
+        double shaft = pegbox.shaftDiameterMm();
+        for (Side side : Side.values()) {
+            DoubleSummaryStatistics places = setUp.positions().stream()
+                    .filter(position -> setUp.pegSide(position) == side)
+                    .mapToDouble(pegbox::fromNutMm)
+                    .summaryStatistics();
+            if (places.getCount() > 0) {
+                double near = places.getMin() - PegHead.PLATE_BEYOND * shaft;
+                double far = places.getMax() + PegHead.PLATE_BEYOND * shaft;
+                double across = side.sign() * hand(setUp);
+                double thick = PegHead.PLATE * shaft / 2;
+                pen.line(
+                        "metal",
+                        PegHead.PLATE * shaft,
+                        across * (pegbox.halfWidthMm(near) + wall(setUp) + thick),
+                        -near,
+                        across * (pegbox.halfWidthMm(far) + wall(setUp) + thick),
+                        -far);
+            }
+        }
     }
 
     static void nut(Pen pen, SetUp setUp) {
@@ -102,8 +152,8 @@ public record PegboxDrawing(View above, View side) {
     }
 
     static View fromAbove(Pen pen, SetUp setUp) {
-        double half = setUp.pegboxHalfWidthMm(0) + wall(setUp) + knob(setUp) * 1.5;
         double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
+        double half = setUp.pegboxHalfWidthMm(0) + wall(setUp) + shaft * HEAD;
         double top = -setUp.value(Quantity.PEGBOX_LENGTH) - wall(setUp) - shaft * 0.4;
         return pen.view(-half, top, 2 * half, -top + 3);
     }
@@ -114,10 +164,6 @@ public record PegboxDrawing(View above, View side) {
 
     private static double wall(SetUp setUp) {
         return WALL * setUp.value(Quantity.SHAFT_DIAMETER);
-    }
-
-    private static double knob(SetUp setUp) {
-        return setUp.value(Quantity.SHAFT_DIAMETER) * 2.3;
     }
 
     /** Turns lie side by side; each crosses the shaft a string's width further on. */

@@ -6,6 +6,7 @@ import static rosinedpeg.web.drawing.Stroke.move;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import rosinedpeg.core.setup.Quantity;
@@ -47,6 +48,10 @@ public record Strands(
     private static final double LEFT = 62;
     private static final double RIGHT = 30;
     private static final double THICKNESS_PER_MM = 2.1;
+    /** A shaft, and a shaft diameter as it counts for what stands outside the wall. */
+    private static final double SHAFT = 2.4;
+
+    private static final double HEAD = 5.6;
 
     /**
      * Draws an instrument.
@@ -74,19 +79,20 @@ public record Strands(
         double boardEndHalf = nutHalf + margin + (bridgeHalf - nutHalf) * 0.825;
         double boxEndHalf = (nutHalf + margin) * 0.72;
 
-        StringBuilder shafts = new StringBuilder();
-        StringBuilder heads = new StringBuilder();
+        double hand = setUp.leftHanded() ? -1 : 1;
+        List<Stroke> pegs = new ArrayList<>();
         StringBuilder whiskers = new StringBuilder();
         List<Stroke> lines = new ArrayList<>();
         for (Position position : setUp.positions()) {
-            double atNut = middle - setUp.xAtNutMm(position) * scale;
-            double atBridge = middle - setUp.xAtBridgeMm(position) * scale;
+            double atNut = middle - hand * setUp.xAtNutMm(position) * scale;
+            double atBridge = middle - hand * setUp.xAtBridgeMm(position) * scale;
             double pegX = nutX - setUp.value(Quantity.NUT_TO_PEG, position) * scale;
-            double side = position.number() <= 2 ? -1 : 1;
-            double wall = (nutHalf + margin) * side;
-            double headEdge = middle + wall + side * 11;
-            shafts.append(move(pegX, middle - wall)).append(line(pegX, headEdge));
-            heads.append(move(pegX, headEdge)).append(line(pegX, headEdge + side * 5));
+            pegs.addAll(peg(
+                    setUp,
+                    pegX,
+                    middle,
+                    nutHalf + margin,
+                    -hand * setUp.pegSide(position).sign()));
             Strand strand = strings.get(position);
             double thickness = strand == null ? 1 : strand.diameterMm() * THICKNESS_PER_MM;
             double atPeg = middle + (atNut - middle) * 0.55;
@@ -122,11 +128,26 @@ public record Strands(
                         + line(WIDTH - 4, middle + bridgeHalf * 0.6)
                         + line(tailX - 2, middle + bridgeHalf * 0.86)
                         + "Z",
-                List.of(
-                        new Stroke(shafts.toString(), Math.max(1.6, 6 * scale), "shaft"),
-                        new Stroke(heads.toString(), Math.max(5, 15 * scale), "head")),
+                pegs,
                 lines,
                 whiskers.toString());
+    }
+
+    /** A peg or machine, its shaft across the pegbox; never so small that it cannot be told what it is. */
+    private static List<Stroke> peg(SetUp setUp, double x, double middle, double wall, double side) {
+        List<Stroke> strokes = new ArrayList<>();
+        strokes.add(new Stroke(
+                move(x, middle - side * wall) + line(x, middle + side * wall),
+                SHAFT,
+                PegHead.shaft(setUp.pegKind()).name().toLowerCase(Locale.ROOT)));
+        for (PegHead piece : PegHead.of(setUp.pegKind())) {
+            strokes.add(new Stroke(
+                    move(x + piece.fromAlong() * HEAD, middle + side * (wall + piece.fromOut() * HEAD))
+                            + line(x + piece.toAlong() * HEAD, middle + side * (wall + piece.toOut() * HEAD)),
+                    piece.width() * HEAD * (piece.material() == PegHead.Material.SHAFT ? SHAFT / HEAD : 1),
+                    piece.material().name().toLowerCase(Locale.ROOT)));
+        }
+        return strokes;
     }
 
     /** Whiskers, thickest where fingers land and where the string bends; the more it is worn, the more of them. */

@@ -267,7 +267,7 @@ class BridgeController {
                 Say.number(lean.degrees(), 1),
                 Say.number(thrust.atMm(), 1),
                 Say.number(setUp.value(Quantity.FOOT_DEPTH), 1),
-                words.say("thrust." + thrust.band() + ".word"));
+                words.say("thrust." + thrust.band() + ".word", lean.degrees()));
     }
 
     private String frontTold(SetUp setUp) {

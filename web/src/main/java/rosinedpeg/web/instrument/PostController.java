@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.figure.Range;
-import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
@@ -32,10 +31,10 @@ import rosinedpeg.web.platform.Say;
 class PostController {
 
     /** In per cent. A post may want more than the usual, never less. */
-    private static final Range HELD_FROM = percent(LoadBands.USUAL.heldFrom(), 0.95);
+    private static final Range HELD_FROM = percent(LoadBands.HELD_FROM);
 
-    private static final Range LIGHT_FROM = percent(LoadBands.USUAL.lightFrom(), 0.9);
-    private static final Range THIN_FROM = percent(LoadBands.USUAL.thinFrom(), 0.85);
+    private static final Range LIGHT_FROM = percent(LoadBands.LIGHT_FROM);
+    private static final Range THIN_FROM = percent(LoadBands.THIN_FROM);
 
     private final Instruments instruments;
     private final Say say;
@@ -45,8 +44,8 @@ class PostController {
         this.say = say;
     }
 
-    private static Range percent(double lowShare, double highShare) {
-        return new Range(lowShare * 100, highShare * 100, Unit.SHARE);
+    private static Range percent(Range shares) {
+        return new Range(100 * shares.low(), 100 * shares.high(), shares.unit());
     }
 
     @GetMapping("/instruments/{id}/post")

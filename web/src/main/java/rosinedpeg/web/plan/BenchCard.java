@@ -37,14 +37,16 @@ class BenchCard {
 
     /** The ways to set it, roomy ones first: the first whose sheet is not overfull is taken. */
     private static final List<Setting> SETTINGS = List.of(
-            new Setting(1, 11.5),
-            new Setting(1, 10.5),
-            new Setting(1, 9.5),
-            new Setting(1, 8.8),
-            new Setting(2, 8.8),
-            new Setting(2, 8),
-            new Setting(2, 7.2),
-            new Setting(2, 6.5));
+            new Setting(1, 11.5, 0.3),
+            new Setting(1, 10.5, 0.3),
+            new Setting(1, 9.5, 0.3),
+            new Setting(1, 8.8, 0.3),
+            new Setting(2, 8.8, 0.3),
+            new Setting(2, 8, 0.3),
+            new Setting(2, 7.4, 0.24),
+            new Setting(2, 6.9, 0.18),
+            new Setting(2, 6.5, 0.14),
+            new Setting(2, 6.1, 0.1));
 
     static {
         XRLog.setLoggerImpl(new Slf4jLogger());
@@ -60,7 +62,8 @@ class BenchCard {
         this.clock = clock;
     }
 
-    private record Setting(int columns, double sizePt) {
+    /** How many columns of steps, how large the type, and how much room above and below a step, in its own size. */
+    private record Setting(int columns, double sizePt, double roomEm) {
         boolean last() {
             return equals(SETTINGS.get(SETTINGS.size() - 1));
         }
@@ -81,6 +84,7 @@ class BenchCard {
                     new ThymeleafEvaluationContext(beans, null));
             context.setVariable("now", clock.instant());
             context.setVariable("size", setting.sizePt());
+            context.setVariable("room", setting.roomEm());
             context.setVariable("columns", columns(plan.steps(), setting.columns()));
             Optional<byte[]> set = set(templates.process("plan/sheet", context), setting.last());
             if (set.isPresent()) {

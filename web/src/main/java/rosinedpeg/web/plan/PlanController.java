@@ -215,6 +215,9 @@ class PlanController {
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
         Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
         Map<Position, List<Finding>> fits = new LinkedHashMap<>();
+        if (!Lock.of(instrument.setUp().family()).contains(form.getLock())) {
+            form.setLock(Schools.USUAL.atPeg().lock());
+        }
         FitCheck check = FitCheck.of(instrument.setUp(), instrument.specs());
         for (Position position : form.getStrings()) {
             StringKind kind = byId.get(form.getKinds().get(position));
@@ -222,7 +225,7 @@ class PlanController {
                 result.rejectValue("kinds[" + position + "]", "plan.kind.missing");
             } else {
                 replacements.put(position, kind.spec());
-                fits.put(position, check.judge(position, kind.spec()));
+                fits.put(position, check.judge(position, kind.spec(), form.getLock()));
             }
         }
         model.addAttribute("fits", fits);
@@ -236,9 +239,6 @@ class PlanController {
                 .anyMatch(entry -> entry.getValue().position() != entry.getKey());
         if (result.hasErrors() || wrongPosition) {
             return Optional.empty();
-        }
-        if (!Lock.of(instrument.setUp().family()).contains(form.getLock())) {
-            form.setLock(Schools.USUAL.atPeg().lock());
         }
         ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)
                 .by(form.schools())
