@@ -25,6 +25,7 @@ import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.Obstacle;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.load.FeetLoad;
 import rosinedpeg.core.load.StringLoad;
@@ -122,6 +123,8 @@ class ArithmeticDocumentTest {
             Map.entry("couplingChangeN", a -> new Coupling(a[0]).changeN(a[1], a[2])),
             Map.entry("lostCents", a -> new SettlingForecast(a[0], a[1]).lostCents(a[2])),
             Map.entry("steadyAtHours", a -> new SettlingForecast(a[0], a[1]).steadyAtHours(a[2], a[3])),
+            Map.entry("afterHangingTurns", a -> WindingPlan.afterHangingTurns(a[0], a[1], a[2], a[3], a[4])),
+            Map.entry("atPitchMm", a -> FitCheck.atPitchMm(a[0], a[1], a[2])),
             Map.entry("worn", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).worn()),
             Map.entry("monthsLeft", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).monthsLeft(a[5], a[6])));
 

@@ -175,9 +175,9 @@ public final class FitCheck {
 
     /** Silk is where it comes to lie at pitch: every part of the string is longer then by the same share. */
     private void silk(Position position, StringSpec string, List<Finding> found) {
-        double stretched = 1 + setUp.tensionN(string) / string.axialStiffnessN();
+        double tensionN = setUp.tensionN(string);
         double bridgeMm = setUp.value(Quantity.AFTERLENGTH);
-        double tailSilkMm = string.tailSilkEndMm() * stretched;
+        double tailSilkMm = atPitchMm(string.tailSilkEndMm(), tensionN, string.axialStiffnessN());
         if (tailSilkMm > bridgeMm) {
             found.add(Finding.on(
                     position,
@@ -187,7 +187,7 @@ public final class FitCheck {
                     millimetres(bridgeMm, setUp.weakestOrigin(Quantity.AFTERLENGTH))));
         }
         double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
-        double topSilkMm = string.topSilkStartMm() * stretched;
+        double topSilkMm = atPitchMm(string.topSilkStartMm(), tensionN, string.axialStiffnessN());
         if (topSilkMm < nutMm - SILK_TOLERANCE_MM) {
             Origin scaleOrigin = setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH);
             found.add(Finding.on(
@@ -197,6 +197,21 @@ public final class FitCheck {
                     millimetres(topSilkMm, scaleOrigin),
                     millimetres(nutMm, scaleOrigin)));
         }
+    }
+
+    /**
+     * Where a place on a string comes to lie at pitch: {@code position · (1 + T/EA)}, by Hooke's law.
+     *
+     * @param positionMm from the ball, on the slack string, 0 mm or more
+     * @param tensionN T, 0 N or more
+     * @param axialStiffnessN EA, 500 to 80 000 N
+     * @return from the ball, in mm
+     */
+    public static double atPitchMm(double positionMm, double tensionN, double axialStiffnessN) {
+        requireFinite("positionMm", positionMm);
+        requireFinite("tensionN", tensionN);
+        StringSpec.AXIAL_STIFFNESS.require("axialStiffnessN", axialStiffnessN);
+        return positionMm * (1 + tensionN / axialStiffnessN);
     }
 
     /** Widening a groove or a slot is a repairer's work. */

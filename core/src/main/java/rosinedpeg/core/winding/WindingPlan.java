@@ -158,8 +158,8 @@ public record WindingPlan(
                         (turns.count() - TRIM_TO_TURNS) * perTurnMm, string.totalLengthMm() - string.topSilkStartMm())
                 : 0;
         double stretchMm = setUp.elasticity(string).stretchMm();
-        double lastTurns = Math.max(
-                LAST_PART * count, (stretchMm + SLACK_TO_HANG * setUp.value(Quantity.VIBRATING_LENGTH)) / perTurnMm);
+        double lastTurns =
+                afterHangingTurns(count, stretchMm, setUp.value(Quantity.VIBRATING_LENGTH), shaftMm, stringMm);
         return new WindingPlan(
                 position,
                 turns,
@@ -174,7 +174,7 @@ public record WindingPlan(
                 Math.toDegrees(Math.atan((leavesX - grooveX) / pegbox.fromNutMm(position))),
                 360 * count,
                 count * ratio,
-                Math.max(0, count - lastTurns),
+                count - lastTurns,
                 turns.count() * perTurnMm + lock.tipMm(setUp.family(), shaftMm, stringMm) - stretchMm,
                 setUp.value(Quantity.HOLE_TO_WALL, position) < HARD_TO_REACH * shaftMm,
                 clockwise(setUp, knob, choice.way()),
@@ -187,6 +187,29 @@ public record WindingPlan(
                         Measurable.of(Quantity.SHAFT_DIAMETER),
                         Measurable.of(Quantity.NUT_TO_PEG, position),
                         Measurable.of(Quantity.HOLE_TO_WALL, position))));
+    }
+
+    /**
+     * Where the peg end goes on first, the turns that are left for after the tail end is hung: a third, but so many at least
+     * that the slack string still reaches its slot.
+     *
+     * @param turns all of them at pitch, 0 or more
+     * @param stretchMm how much longer the string is at pitch, 0 mm or more
+     * @param vibratingLengthMm of the instrument, above 0
+     * @param shaftDiameterMm D, above 0
+     * @param stringDiameterMm d, above 0
+     * @return turns, no more than there are
+     */
+    public static double afterHangingTurns(
+            double turns, double stretchMm, double vibratingLengthMm, double shaftDiameterMm, double stringDiameterMm) {
+        requireFinite("turns", turns);
+        requireFinite("stretchMm", stretchMm);
+        requireFinite("vibratingLengthMm", vibratingLengthMm);
+        requireFinite("shaftDiameterMm", shaftDiameterMm);
+        requireFinite("stringDiameterMm", stringDiameterMm);
+        double reaching =
+                (stretchMm + SLACK_TO_HANG * vibratingLengthMm) / (Math.PI * (shaftDiameterMm + stringDiameterMm));
+        return Math.min(turns, Math.max(LAST_PART * turns, reaching));
     }
 
     private static double farSideTurns(Turns turns, WindingChoice choice, double targetMm, double stringMm) {
