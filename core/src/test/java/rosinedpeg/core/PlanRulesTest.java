@@ -358,8 +358,8 @@ class PlanRulesTest {
                     - bass.value(Quantity.AFTERLENGTH)
                     - bass.value(Quantity.VIBRATING_LENGTH)
                     - bass.value(Quantity.NUT_TO_PEG, IV);
-            assertThat(figure(trim, StepFigure.PAST_SHAFT) + figure(trim, StepFigure.TRIM))
-                    .as("what stands out, and what comes off of it, is all there was")
+            assertThat(figure(trim, StepFigure.BEND) + figure(trim, StepFigure.TIP) + figure(trim, StepFigure.TRIM))
+                    .as("to the bend, the tip beyond it and what comes off are all there was")
                     .isCloseTo(pastMm, within(1e-6));
             assertThat(figure(trim, StepFigure.TRIM)).isGreaterThan(3 * perTurnMm);
         }

@@ -206,7 +206,15 @@ class MeasuringIT extends RunningApplication {
     @Test
     void onlyTechniciansMeasureAndOnlyTheirOwn() {
         for (String path : new String[] {
-            "/measure/BODY", "/guard", "/post", "/tail-ends", "/peg-sides", "/pegs/I", "/bridge", "/bridge/pictures"
+            "/measure/BODY",
+            "/guard",
+            "/post",
+            "/tail-ends",
+            "/peg-sides",
+            "/peg-wood",
+            "/pegs/I",
+            "/bridge",
+            "/bridge/pictures"
         }) {
             assertThat(mvc.post()
                             .uri("/instruments/" + cello + path)
@@ -229,6 +237,18 @@ class MeasuringIT extends RunningApplication {
                         .with(user(stranger))
                         .with(csrf()))
                 .hasStatus(404);
+    }
+
+    @Test
+    void thePegsWoodTellsBeforeItSlipsAndForeseesItsCollar() {
+        assertThat(post("/peg-wood", Map.of("wood", "PLASTIC"))).hasStatus(400);
+        assertThat(post("/peg-wood", Map.of("wood", "EBONY"))).hasStatus(302);
+        assertThat(post("/pegs/II", Map.of("signs", "BOTH_BANDS_SHINY", "collar", "17", "on", "2026-01-05")))
+                .hasStatus(302);
+        assertThat(get("/pegs")).bodyText().contains("polished ebony", "Usual for its wood: 0.2 mm a year");
+        assertThat(get("")).bodyText().contains("Peg II: ebony bands polished");
+        assertThat(post("/peg-wood", Map.of("wood", ""))).hasStatus(302);
+        assertThat(get("/pegs")).bodyText().contains("fits").doesNotContain("polished ebony", "Usual for its wood");
     }
 
     @Test

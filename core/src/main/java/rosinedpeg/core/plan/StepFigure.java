@@ -22,8 +22,8 @@ public enum StepFigure {
     SIDE_ANGLE,
     /** How much to cut off, outside the pegbox, after a sharp bend. */
     TRIM,
-    /** How much string is to be left beyond the shaft, laid along the instrument: where it is bent. */
-    PAST_SHAFT,
+    /** How far beyond the shaft the tip is bent, with the string laid along the instrument. */
+    BEND,
     /** Tip to leave standing out beyond the hole. */
     TIP,
     /** Tension of the string at pitch. */

@@ -1,5 +1,6 @@
 package rosinedpeg.core.plan;
 
+import static rosinedpeg.core.plan.StepFigure.BEND;
 import static rosinedpeg.core.plan.StepFigure.CENTS_PER_PEG_DEGREE;
 import static rosinedpeg.core.plan.StepFigure.CRANK_TURNS;
 import static rosinedpeg.core.plan.StepFigure.DRAG_LEAN_DRY;
@@ -9,7 +10,6 @@ import static rosinedpeg.core.plan.StepFigure.HALF_TURNS;
 import static rosinedpeg.core.plan.StepFigure.PART_CRANK_TURNS;
 import static rosinedpeg.core.plan.StepFigure.PART_HALF_TURNS;
 import static rosinedpeg.core.plan.StepFigure.PART_TURNS;
-import static rosinedpeg.core.plan.StepFigure.PAST_SHAFT;
 import static rosinedpeg.core.plan.StepFigure.SHARE_OF_BREAKING;
 import static rosinedpeg.core.plan.StepFigure.SIDE_ANGLE;
 import static rosinedpeg.core.plan.StepFigure.STRETCH;
@@ -207,7 +207,7 @@ final class StringSteps {
         WindingPlan winding = WindingPlan.of(setUp, trimmed, choice);
         Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
         figures.put(TIP, Figure.byDefault(winding.tipMm(), Unit.MILLIMETRE));
-        figures.put(PAST_SHAFT, Figure.workedOut(winding.pastShaftMm(), Unit.MILLIMETRE, winding.origin()));
+        figures.put(BEND, Figure.workedOut(winding.bendMm(), Unit.MILLIMETRE, winding.origin()));
         if (untrimmed.trimMm() > 0) {
             figures.put(TRIM, Figure.workedOut(untrimmed.trimMm(), Unit.MILLIMETRE, winding.origin()));
         }

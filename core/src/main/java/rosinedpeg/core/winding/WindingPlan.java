@@ -34,7 +34,7 @@ import rosinedpeg.core.strings.StringSpec;
  * @param shaftDegrees how far the shaft is turned from the first grip to pitch
  * @param knobTurns how far knob or crank are turned, which a gear multiplies
  * @param beforeHangingTurns where the peg end goes on first, the turns on the shaft before the tail end is hung
- * @param pastShaftMm how much string lies beyond the shaft when it is laid along the instrument, slack
+ * @param bendMm how far beyond the shaft its tip is bent to go into the hole, laid along the instrument, slack
  * @param drawPegOut whether the hole lies so near the wall that the peg is better drawn out to reach it
  * @param clockwise the way to turn knob or shaft to tighten, seen from its end
  * @param outcome whether it holds and finds room
@@ -57,7 +57,7 @@ public record WindingPlan(
         double shaftDegrees,
         double knobTurns,
         double beforeHangingTurns,
-        double pastShaftMm,
+        double bendMm,
         boolean drawPegOut,
         boolean clockwise,
         Outcome outcome,
@@ -75,7 +75,7 @@ public record WindingPlan(
         requireFinite("leavesXMm", leavesXMm);
         requireNonNull(origin, "origin");
         requireNonNull(outcome, "outcome");
-        requireFinite("pastShaftMm", pastShaftMm);
+        requireFinite("bendMm", bendMm);
         requireNonNull(position, "position");
         requireFinite("shaftDegrees", shaftDegrees);
         requireFinite("sideAngleDeg", sideAngleDeg);
@@ -175,7 +175,7 @@ public record WindingPlan(
                 360 * count,
                 count * ratio,
                 count - lastTurns,
-                turns.count() * perTurnMm + lock.tipMm(setUp.family(), shaftMm, stringMm) - stretchMm,
+                turns.count() * perTurnMm - stretchMm,
                 setUp.value(Quantity.HOLE_TO_WALL, position) < HARD_TO_REACH * shaftMm,
                 clockwise(setUp, knob, choice.way()),
                 outcome,

@@ -22,7 +22,7 @@ public class StepWords {
 
     private static final List<StepFigure> ON_CARD = List.of(
             StepFigure.TIP,
-            StepFigure.PAST_SHAFT,
+            StepFigure.BEND,
             StepFigure.TRIM,
             StepFigure.FAR_SIDE_TURNS,
             StepFigure.PART_TURNS,
@@ -129,12 +129,12 @@ public class StepWords {
                 share,
                 below,
                 words.say("step.byPeg." + pegs),
-                figure(step, StepFigure.FAR_SIDE_TURNS, 1),
+                counted(step, StepFigure.FAR_SIDE_TURNS),
                 words.say("step.handle." + pegs),
-                figure(step, StepFigure.PART_TURNS, 1),
+                counted(step, StepFigure.PART_TURNS),
                 turned(step, StepFigure.PART_HALF_TURNS, StepFigure.PART_CRANK_TURNS),
                 hand(step, plan),
-                figure(step, StepFigure.PAST_SHAFT, 0),
+                figure(step, StepFigure.BEND, 0),
                 step.figures().containsKey(StepFigure.TRIM)
                         ? words.say("step.cutOff", figure(step, StepFigure.TRIM, 0))
                         : "",
@@ -151,14 +151,20 @@ public class StepWords {
         return step.figures().containsKey(StepFigure.PART_TURNS)
                 ? words.say(
                         "step.turns.REST",
-                        figure(step, StepFigure.TURNS, 1),
+                        counted(step, StepFigure.TURNS),
                         "",
                         figure(step, StepFigure.PART_TURNS, 1),
                         turned(step, StepFigure.PART_HALF_TURNS, StepFigure.PART_CRANK_TURNS))
                 : words.say(
                         "step.turns.WHOLE",
-                        figure(step, StepFigure.TURNS, 1),
+                        counted(step, StepFigure.TURNS),
                         turned(step, StepFigure.HALF_TURNS, StepFigure.CRANK_TURNS));
+    }
+
+    /** As 2.4 turns, or 1 turn. */
+    private String counted(Step step, StepFigure figure) {
+        String number = figure(step, figure, 1);
+        return number.isEmpty() ? "" : words.say(number.equals("1") ? "step.turns.ONE" : "step.turns.MANY", number);
     }
 
     private String turned(Step step, StepFigure halfTurns, StepFigure crankTurns) {
@@ -175,10 +181,14 @@ public class StepWords {
         return said ? words.say("step.hand." + plan.setUp().handAtPeg(step.position())) : "";
     }
 
-    /** Work that changes no string has another end, and all machines are tried at once. */
+    /** Work that changes no string has another kit and another end; all machines are tried at once. */
     private static String name(Step step, ChangePlan plan) {
-        if (step.kind() == StepKind.RECORD && plan.order().isEmpty()) {
+        boolean sameStrings = plan.order().isEmpty();
+        if (step.kind() == StepKind.RECORD && sameStrings) {
             return "RECORD_WORK";
+        }
+        if (step.kind() == StepKind.LAY_OUT_KIT && sameStrings) {
+            return "LAY_OUT_WORK";
         }
         return step.kind() == StepKind.TEST_MACHINE_DIRECTION && step.position() == null
                 ? "TEST_MACHINES"
