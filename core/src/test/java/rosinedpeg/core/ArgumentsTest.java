@@ -220,7 +220,8 @@ class ArgumentsTest {
             "Schools.evening",
             "SetUp.pegKind",
             "SetUp.pegSides",
-            "Step.position");
+            "Step.position",
+            "Term.position");
 
     /** What answers for every number there is, or names it as its caller does. */
     private static final Set<String> ANSWERS_FOR_ANY =

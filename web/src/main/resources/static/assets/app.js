@@ -1,4 +1,4 @@
-// What every page shares: dialogs that a button opens, and plan details that follow their tick.
+// What every page shares: dialogs that a button opens, plan details that follow their tick, and workings brought into view.
 document.addEventListener("click", (event) => {
   const opener = event.target.closest("[data-opens]");
   if (opener) document.getElementById(opener.dataset.opens)?.showModal();
@@ -13,4 +13,9 @@ document.addEventListener("change", (event) => {
 
 document.addEventListener("click", (event) => {
   if (event.target.closest("[data-print]")) window.print();
+});
+
+// On a narrow screen the working of a figure may open below what is to be seen.
+document.addEventListener("htmx:afterSettle", (event) => {
+  if (event.target.classList.contains("working")) event.target.scrollIntoView({ block: "nearest" });
 });

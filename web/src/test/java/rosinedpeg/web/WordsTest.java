@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Properties;
 import java.util.regex.Matcher;
@@ -60,6 +61,8 @@ import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.core.working.Term;
+import rosinedpeg.core.working.Worked;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.Role;
@@ -114,6 +117,15 @@ class WordsTest {
         add(wanted, "diagnosis.", PegDiagnosis.values(), "", ".do");
         add(wanted, "pegSign.", PegSign.values(), "");
         add(wanted, "peg.treatment.", PegTreatment.values(), "");
+        add(wanted, "working.", Worked.values(), "", ".formula");
+        add(wanted, "symbol.", Quantity.values(), "");
+        add(wanted, "symbol.", Term.Part.values(), "");
+        add(wanted, "part.", Term.Part.values(), "");
+        add(
+                wanted,
+                "origin.of.",
+                EnumSet.range(Term.Part.DESIGN_LENGTH, Term.Part.AT_PITCH).toArray(new Term.Part[0]),
+                "");
         add(wanted, "pegs.wood.", PegWood.values(), "", ".means");
         add(wanted, "tuner.", FineTuner.Judgement.values(), "");
         add(wanted, "groove.", Groove.Depth.values(), "");

@@ -29,6 +29,7 @@ import rosinedpeg.core.causes.BreakCause;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.ChangePlan;
@@ -36,6 +37,7 @@ import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Place;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.NextRound;
@@ -43,6 +45,8 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingChoice;
+import rosinedpeg.core.working.Inputs;
+import rosinedpeg.core.working.Worked;
 import rosinedpeg.web.bench.Benches.Taken;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
@@ -66,6 +70,9 @@ class BenchController {
 
     /** How many steps a device can go on without a connection. */
     private static final int AHEAD = 20;
+
+    /** Two ways to one figure differ by no more. */
+    private static final double SAME = 1e-6;
 
     private final Benches benches;
     private final Instruments instruments;
@@ -288,8 +295,42 @@ class BenchController {
         model.addAttribute("track", LoadTrack.of(state.plan(), reached, 960, 124));
         model.addAttribute("narrowTrack", LoadTrack.of(state.plan(), reached, 370, 140));
         model.addAttribute("drawing", drawing(state, step, instrument));
+        workings(run, step, instrument, model);
         model.addAttribute("pegbox", step == null ? null : pegbox(run, step, instrument));
         return fragment ? "bench/run :: bench" : "bench/run";
+    }
+
+    /**
+     * Which of the step's figures can show how they came about. One that was worked out of more than the instrument, its strings
+     * and how they are wound, as after a string was trimmed, is left as it stands.
+     */
+    private void workings(Run run, Step step, Instrument instrument, Model model) {
+        Map<StepFigure, Worked> workings = new EnumMap<>(StepFigure.class);
+        model.addAttribute("workings", workings);
+        if (step == null || step.figures().isEmpty()) {
+            return;
+        }
+        ChangePlan plan = run.state().plan();
+        Inputs inputs = Inputs.of(plan.setUp(), instrument.specs()).sticking(instrument.stuck());
+        Position position = step.position();
+        if (position != null) {
+            StringSpec string =
+                    strings(run, instrument, run.replacements().keySet()).get(position);
+            if (string == null) {
+                return;
+            }
+            WindingChoice winding = plan.windingOf(position);
+            inputs = inputs.about(string, winding);
+            model.addAttribute("winding", winding);
+            model.addAttribute("kindOn", run.replacements().get(position));
+        }
+        for (Map.Entry<StepFigure, Figure> shown : step.figures().entrySet()) {
+            Worked worked = Worked.of(shown.getKey()).orElse(null);
+            if (worked != null
+                    && Math.abs(worked.value(inputs) - shown.getValue().value()) < SAME) {
+                workings.put(shown.getKey(), worked);
+            }
+        }
     }
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */

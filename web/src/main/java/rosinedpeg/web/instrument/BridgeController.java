@@ -190,6 +190,9 @@ class BridgeController {
         model.addAttribute("thrust", Thrust.of(setUp, stance.lean()));
         model.addAttribute("side", BridgeDrawing.side(setUp, stance.lean()));
         model.addAttribute("sideTold", sideTold(setUp, stance.lean()));
+        model.addAttribute(
+                "gapMm",
+                stance.read() ? gapRange(setUp).clamp(stance.lean().gapMm(setUp.value(Quantity.BRIDGE_HEIGHT))) : null);
         model.addAttribute("footMm", setUp.value(Quantity.FOOT_DEPTH));
         model.addAttribute("front", BridgeDrawing.front(setUp, instrument.specs(), say));
         model.addAttribute("frontTold", frontTold(setUp));

@@ -94,6 +94,7 @@ class PostController {
         List<Off> offs = offs(instrument);
         model.addAttribute("instrument", instrument);
         model.addAttribute("offs", offs);
+        model.addAttribute("whole", instrument.setUp().tensionsN(instrument.specs()));
         model.addAttribute(
                 "picture",
                 SchoolsChart.of(
@@ -128,7 +129,7 @@ class PostController {
                     leftN.keySet().removeAll(off);
                     LoadShares shares = load.shares(leftN);
                     LoadBands bands = instrument.bands();
-                    return new Off(List.copyOf(off), shares, bands.of(shares.treble()), bands.refuse(shares));
+                    return new Off(List.copyOf(off), leftN, shares, bands.of(shares.treble()), bands.refuse(shares));
                 })
                 .toList();
     }
@@ -137,11 +138,13 @@ class PostController {
      * Some strings off, all others at pitch.
      *
      * @param off which
+     * @param leftN what the others carry, in N
      * @param shares what is left
      * @param band what that means for the post
      * @param refused whether a plan that does this is refused
      */
-    public record Off(List<Position> off, LoadShares shares, LoadBand band, boolean refused) {}
+    public record Off(
+            List<Position> off, Map<Position, Double> leftN, LoadShares shares, LoadBand band, boolean refused) {}
 
     /** The limits of the bands, in per cent. */
     static class BandsForm {

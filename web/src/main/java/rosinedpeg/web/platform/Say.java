@@ -1,5 +1,7 @@
 package rosinedpeg.web.platform;
 
+import java.math.BigDecimal;
+import java.math.RoundingMode;
 import java.text.DecimalFormat;
 import java.text.DecimalFormatSymbols;
 import java.time.Duration;
@@ -9,10 +11,13 @@ import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.strings.Position;
 
 /** Writes figures, shares, times and durations the way the screens show them. In templates: {@code @say}. */
 @Component("say")
@@ -87,6 +92,29 @@ public class Say {
                 : in(figure.unit(), number(figure.value(), decimals));
     }
 
+    /**
+     * What each string carries, as it stands in an address.
+     *
+     * @param positions whose keys are the instrument's strings
+     * @param ofEachN what each carries in N; none where one is missing
+     * @return the numbers in the strings' order: 0,43.1,38.2,37.5
+     */
+    public String ofEach(Map<Position, Double> positions, Map<Position, Double> ofEachN) {
+        return positions.keySet().stream()
+                .map(position -> BigDecimal.valueOf(ofEachN.getOrDefault(position, 0.0))
+                        .setScale(2, RoundingMode.HALF_EVEN)
+                        .stripTrailingZeros()
+                        .toPlainString())
+                .collect(Collectors.joining(","));
+    }
+
+    /** {@return by how much something changes, with its sign and unit: +0.24 turns, −2.1 %} */
+    public String change(double change, Unit unit) {
+        double size = Math.abs(unit == Unit.SHARE ? 100 * change : change);
+        String number = number(size, size < 0.1 ? 3 : size < 1 ? 2 : 1);
+        return in(unit, (change < 0 ? "−" : "+") + number);
+    }
+
     /** {@return the same with lengths in the unit somebody chose: 33.2 mm, 1.307 in} */
     public String figure(Figure figure, Lengths lengths) {
         return figure.unit() == Unit.MILLIMETRE && lengths != Lengths.MM
@@ -104,6 +132,8 @@ public class Say {
         return switch (unit) {
             case RATIO -> number;
             case DEGREE -> words.say("figure.joined", number, symbol(unit));
+            case TURN ->
+                words.say("figure", number, number.matches("[+−]?1") ? words.say("unit.TURN.one") : symbol(unit));
             default -> words.say("figure", number, symbol(unit));
         };
     }
