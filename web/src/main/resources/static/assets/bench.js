@@ -252,8 +252,12 @@ addEventListener("online", send);
 setInterval(send, 2000);
 keep(kept());
 
+// A figure that shows its working is no press: the step stays as it is.
+const opensWorking = (event) => event.detail?.target?.classList.contains("working");
+
 // One press, one post: the buttons rest until the answer is there.
-document.addEventListener("htmx:beforeRequest", () => {
+document.addEventListener("htmx:beforeRequest", (event) => {
+  if (opensWorking(event)) return;
   asking = true;
   bench()?.querySelectorAll("form button").forEach((button) => (button.disabled = true));
 });
@@ -264,7 +268,8 @@ for (const failed of ["htmx:sendError", "htmx:responseError", "htmx:timeout"]) {
 }
 
 // What is still missing is asked for in the same place.
-document.addEventListener("htmx:afterSwap", () => {
+document.addEventListener("htmx:afterSwap", (event) => {
+  if (opensWorking(event)) return;
   const wrong = document.getElementById("wrong");
   if (wrong?.dataset.reopen === "true") wrong.showModal();
 });
@@ -274,7 +279,8 @@ document.addEventListener("htmx:afterRequest", () => {
 });
 
 // The new step is read out, and keys work again at once; a refused entry gets the cursor back.
-document.addEventListener("htmx:afterSwap", () => {
+document.addEventListener("htmx:afterSwap", (event) => {
+  if (opensWorking(event)) return;
   walked.length = 0;
   const refused = bench()?.querySelector('[aria-invalid="true"]');
   if (refused) refused.focus();

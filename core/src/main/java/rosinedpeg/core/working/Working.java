@@ -81,17 +81,17 @@ public record Working(Worked worked, Figure result, List<Term> terms) {
         return new Working(worked, Figure.workedOut(value, worked.unit(), weakest(terms)), terms);
     }
 
-    /** What a maker says of a string, and what follows from it, makes no figure weaker. */
+    /** What a maker says of a string makes no figure weaker; what nothing measured goes into is a usual value. */
     private static Origin weakest(List<Term> terms) {
         Set<Origin> origins = terms.stream()
                 .filter(term -> term.measurable().isPresent()
                         || term.part().filter(STUCK::contains).isPresent())
                 .map(term -> term.figure().origin())
                 .collect(Collectors.toSet());
-        return Stream.of(Origin.DEFAULT, Origin.LEARNED)
+        return Stream.of(Origin.DEFAULT, Origin.LEARNED, Origin.MEASURED)
                 .filter(origins::contains)
                 .findFirst()
-                .orElse(Origin.MEASURED);
+                .orElse(Origin.DEFAULT);
     }
 
     /** All figures are held where they are, so that a usual value that would follow from the one that is moved does not. */

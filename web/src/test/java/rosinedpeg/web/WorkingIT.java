@@ -1,0 +1,95 @@
+package rosinedpeg.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+
+/** A figure that was worked out opens its working, in place and by keyboard; a figure that was not says where it is from. */
+class WorkingIT extends InBrowser {
+
+    /** Figures that neither open a working nor have one or an origin beside them. */
+    private static final String BARE = "figures => figures.filter(figure => /\\d/.test(figure.textContent)"
+            + " && !figure.querySelector('.worked') && !figure.closest('.worked') && !figure.querySelector('.figure')"
+            + " && !figure.closest('.working, svg, .minutes, .number, .clock')"
+            + " && !/default|measured|learned/.test((figure.parentElement ?? figure).textContent))"
+            + ".map(figure => figure.textContent.trim())";
+
+    /** Times and counts of steps, which are not worked out from the instrument. */
+    private static final List<String> TOLD = List.of("min", "of 4");
+
+    @SuppressWarnings("unchecked")
+    private static List<String> bare(Page page) {
+        return ((List<String>) page.locator("main .figure").evaluateAll(BARE))
+                .stream()
+                        .filter(text -> TOLD.stream().noneMatch(text::contains))
+                        .toList();
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"Pit 1 violin", "Pit 6 viola", "Pit 8 cello", "Pit 11 bass", "Lending ½ violin 3"})
+    void everyFigureOfAnInstrumentOpensItsWorking(String name) {
+        Page page = signedIn("bench", 1280);
+        UUID id = instrument(name);
+        for (String view : List.of("bridge", "pegbox", "tailpiece", "post", "fit", "plan?strings=II")) {
+            page.navigate("/instruments/" + id + "/" + view);
+            assertThat(bare(page))
+                    .as("figures without a working on %s of %s", view, name)
+                    .isEmpty();
+            Locator figures = page.locator("a.worked");
+            assertThat(figures.count()).as("figures on %s of %s", view, name).isPositive();
+            @SuppressWarnings("unchecked")
+            List<String> addresses = (List<String>)
+                    figures.evaluateAll("links => [...new Set(links.map(link => link.getAttribute('href')))]");
+            for (String address : addresses) {
+                APIResponse answer = page.request().get(address() + address);
+                assertThat(answer.status()).as(address).isEqualTo(200);
+                assertThat(answer.text()).as(address).contains("class=\"formula\"");
+            }
+        }
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** The player's own device: nothing is lost by asking, and asking twice shows the second. */
+    @Test
+    void aWorkingOpensInPlaceByKeyboard() {
+        Page page = signedIn("bench", 390);
+        UUID id = instrument("Pit 1 violin");
+        page.navigate("/instruments/" + id + "/pegbox");
+        page.locator("a.worked[href*='/TURNS?string=I&']").focus();
+        page.keyboard().press("Enter");
+        Locator working = page.locator(".working-open");
+        assertThat(working).containsText("Turns on the peg");
+        assertThat(working).isInViewport();
+        assertThat(working.locator(".symbol").first()).hasText("l");
+        assertThat(page.locator("a.worked[href*='/TURNS?string=I&']")).isFocused();
+        page.locator("a.worked[href*='/WALL_GAP?string=II&']").press("Enter");
+        assertThat(working).hasCount(1);
+        assertThat(working).containsText("From the last turn to the wall");
+        working.locator("a[href*='/measure/']").first().click();
+        assertThat(page).hasURL(Pattern.compile(".*/measure/[A-Z_]+#.*"));
+    }
+
+    @Test
+    void aWorkingAtTheBenchIsNoPress() {
+        Page page = signedIn("bench", 1280);
+        page.navigate("/bench");
+        page.locator("main a[href^='/bench/']").first().click();
+        String step = heading(page).textContent();
+        Locator share = page.locator("a.worked[href*='/TREBLE_SHARE?']");
+        share.focus();
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".working-open")).containsText("Load on the treble foot: " + share.textContent());
+        assertThat(share).isFocused();
+        assertThat(page.locator("button[data-key=next]")).isEnabled();
+        assertThat(heading(page)).hasText(step);
+    }
+}
