@@ -26,8 +26,6 @@ public record Term(
         TENSION,
         DIAMETER,
         AXIAL_STIFFNESS,
-        TAIL_SILK_END,
-        TOP_SILK_START,
         TOTAL_LENGTH,
         /** What it carries at the moment that is asked about. */
         CARRIED,

@@ -10,7 +10,6 @@ import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Unit;
-import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.setup.Quantity;
@@ -52,7 +51,6 @@ public enum Worked {
     /** Of a machine's crank, or of a geared peg's knob. */
     CRANK_TURNS(Unit.TURN, in -> winding(in).knobTurns()),
     HALF_TURNS(Unit.TURN, in -> winding(in).halfTurns()),
-    BEFORE_HANGING_TURNS(Unit.TURN, in -> winding(in).beforeHangingTurns()),
     TIP(Unit.MILLIMETRE, in -> winding(in).tipMm()),
     BEND(Unit.MILLIMETRE, in -> winding(in).bendMm()),
     WALL_GAP(Unit.MILLIMETRE, in -> winding(in).wallGapMm()),
@@ -65,18 +63,6 @@ public enum Worked {
                     .clearances(in.position())
                     .get(0)
                     .mm()),
-    TAIL_SILK_AT_PITCH(
-            Unit.MILLIMETRE,
-            in -> FitCheck.atPitchMm(
-                    in.theString().tailSilkEndMm(),
-                    in.setUp().tensionN(in.theString()),
-                    in.theString().axialStiffnessN())),
-    TOP_SILK_AT_PITCH(
-            Unit.MILLIMETRE,
-            in -> FitCheck.atPitchMm(
-                    in.theString().topSilkStartMm(),
-                    in.setUp().tensionN(in.theString()),
-                    in.theString().axialStiffnessN())),
     AFTERLENGTH_TARGET(Unit.MILLIMETRE, in -> Afterlength.of(in.setUp()).targetMm()),
     AFTERLENGTH_SOUNDS(Unit.CENT, in -> Afterlength.of(in.setUp()).interval().value()),
     OFF_TARGET(Unit.CENT, in -> Afterlength.of(in.setUp()).offTarget().value()),

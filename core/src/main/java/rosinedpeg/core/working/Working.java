@@ -179,8 +179,6 @@ public record Working(Worked worked, Figure result, List<Term> terms) {
             case TENSION -> string.tensionN();
             case DIAMETER -> string.diameterMm();
             case AXIAL_STIFFNESS -> string.axialStiffnessN();
-            case TAIL_SILK_END -> string.tailSilkEndMm();
-            case TOP_SILK_START -> string.topSilkStartMm();
             case TOTAL_LENGTH -> string.totalLengthMm();
             case CARRIED, AT_PITCH, STUCK_DRY, STUCK_GRAPHITED ->
                 throw new IllegalArgumentException("part is " + part + ", which no maker says of a string");
@@ -198,8 +196,8 @@ public record Working(Worked worked, Figure result, List<Term> terms) {
                 part == Term.Part.TENSION ? StringSpec.TENSION.clamp(value) : string.tensionN(),
                 part == Term.Part.DIAMETER ? StringSpec.DIAMETER.clamp(value) : string.diameterMm(),
                 part == Term.Part.AXIAL_STIFFNESS ? StringSpec.AXIAL_STIFFNESS.clamp(value) : string.axialStiffnessN(),
-                part == Term.Part.TAIL_SILK_END ? Math.min(value, string.topSilkStartMm()) : string.tailSilkEndMm(),
-                part == Term.Part.TOP_SILK_START ? Math.min(value, string.totalLengthMm()) : string.topSilkStartMm(),
+                string.tailSilkEndMm(),
+                string.topSilkStartMm(),
                 part == Term.Part.TOTAL_LENGTH ? value : string.totalLengthMm());
     }
 }
