@@ -17,5 +17,5 @@ document.addEventListener("click", (event) => {
 
 // On a narrow screen the working of a figure may open below what is to be seen.
 document.addEventListener("htmx:afterSettle", (event) => {
-  if (event.target.classList.contains("working")) event.target.scrollIntoView({ block: "nearest" });
+  if (event.target.classList.contains("working")) event.target.querySelector("summary")?.scrollIntoView({ block: "nearest" });
 });
