@@ -291,16 +291,11 @@ class BruteForceTest {
     }
 
     private static StringSpec heavier(StringSpec string, double factor) {
-        return new StringSpec(
-                string.position(),
+        return Examples.with(
+                string,
                 string.core(),
-                string.winding(),
-                string.end(),
-                string.nominalPitch(),
-                string.designLengthMm(),
                 string.tensionN() * factor,
                 string.diameterMm(),
-                string.axialStiffnessN(),
                 string.tailSilkEndMm(),
                 string.topSilkStartMm(),
                 string.totalLengthMm());

@@ -86,6 +86,25 @@ public final class Examples {
 
     /** The same string of another core and length. */
     public static StringSpec with(StringSpec string, StringCore core, double totalMm) {
+        return with(
+                string,
+                core,
+                string.tensionN(),
+                string.diameterMm(),
+                string.tailSilkEndMm(),
+                string.topSilkStartMm(),
+                totalMm);
+    }
+
+    /** The same string with other figures of its own. */
+    public static StringSpec with(
+            StringSpec string,
+            StringCore core,
+            double tensionN,
+            double diameterMm,
+            double tailSilkEndMm,
+            double topSilkStartMm,
+            double totalMm) {
         return new StringSpec(
                 string.position(),
                 core,
@@ -93,11 +112,11 @@ public final class Examples {
                 string.end(),
                 string.nominalPitch(),
                 string.designLengthMm(),
-                string.tensionN(),
-                string.diameterMm(),
+                tensionN,
+                diameterMm,
                 string.axialStiffnessN(),
-                string.tailSilkEndMm(),
-                string.topSilkStartMm(),
+                tailSilkEndMm,
+                topSilkStartMm,
                 totalMm);
     }
 

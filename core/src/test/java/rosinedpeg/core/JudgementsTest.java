@@ -121,16 +121,11 @@ class JudgementsTest {
     }
 
     private static StringSpec silk(StringSpec string, double tailSilkEndMm, double topSilkStartMm) {
-        return new StringSpec(
-                string.position(),
+        return Examples.with(
+                string,
                 string.core(),
-                string.winding(),
-                string.end(),
-                string.nominalPitch(),
-                string.designLengthMm(),
                 string.tensionN(),
                 string.diameterMm(),
-                string.axialStiffnessN(),
                 tailSilkEndMm,
                 topSilkStartMm,
                 string.totalLengthMm());
@@ -218,16 +213,11 @@ class JudgementsTest {
     private static StringSpec scaled(SetUp setUp, StringSpec string, double scale) {
         double diameterMm = Math.max(0.15, string.diameterMm() * scale);
         double thinnerMm = (setUp.family() == Family.BASS ? 2.2 : 3.2) * Math.PI * (string.diameterMm() - diameterMm);
-        return new StringSpec(
-                string.position(),
+        return Examples.with(
+                string,
                 string.core(),
-                string.winding(),
-                string.end(),
-                string.nominalPitch(),
-                string.designLengthMm(),
                 string.tensionN(),
                 diameterMm,
-                string.axialStiffnessN(),
                 string.tailSilkEndMm(),
                 string.topSilkStartMm(),
                 string.totalLengthMm() - thinnerMm);

@@ -57,19 +57,7 @@ class PegboxTest {
     }
 
     private static StringSpec longer(StringSpec string, StringCore core, double byMm) {
-        return new StringSpec(
-                string.position(),
-                core,
-                string.winding(),
-                string.end(),
-                string.nominalPitch(),
-                string.designLengthMm(),
-                string.tensionN(),
-                string.diameterMm(),
-                string.axialStiffnessN(),
-                string.tailSilkEndMm(),
-                string.topSilkStartMm(),
-                string.totalLengthMm() + byMm);
+        return Examples.with(string, core, string.totalLengthMm() + byMm);
     }
 
     @Test
