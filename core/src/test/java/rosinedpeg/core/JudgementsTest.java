@@ -120,6 +120,18 @@ class JudgementsTest {
                 .containsExactly(FindingKind.TOP_SILK_ON_PLAYING_LENGTH);
     }
 
+    /** The first string of an empty instrument has nothing to be compared with. */
+    @Test
+    void aFirstStringRaisesNoLoad() {
+        StringSpec first = Examples.violinSet().get(Position.I);
+        assertThat(kinds(FitCheck.of(Examples.VIOLIN, Map.of()).judge(Position.I, first)))
+                .containsExactly(FindingKind.FITS);
+        Map<Position, StringSpec> onlyFourth =
+                Map.of(Position.IV, Examples.violinSet().get(Position.IV));
+        assertThat(kinds(FitCheck.of(Examples.VIOLIN, onlyFourth).judge(Position.I, first)))
+                .containsExactly(FindingKind.FITS);
+    }
+
     private static StringSpec silk(StringSpec string, double tailSilkEndMm, double topSilkStartMm) {
         return Examples.with(
                 string,

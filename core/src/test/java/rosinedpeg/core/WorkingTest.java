@@ -143,5 +143,11 @@ class WorkingTest {
         assertThatThrownBy(() -> Working.of(Worked.STRETCH, Inputs.of(Examples.VIOLIN, Examples.violinSet())))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("string is missing");
+        Inputs bare = Inputs.of(Examples.VIOLIN, Map.of());
+        assertThat(Working.of(Worked.PROUD, bare.at(Position.II)).result().value())
+                .as("where it lies is known before a string is there")
+                .isPositive();
+        assertThatThrownBy(() -> Working.of(Worked.STRETCH, bare.at(Position.II)))
+                .hasMessageContaining("string is missing");
     }
 }

@@ -39,13 +39,32 @@ class WorkingIT extends InBrowser {
     void everyFigureOfAnInstrumentOpensItsWorking(String name) {
         Page page = signedIn("bench", 1280);
         UUID id = instrument(name);
-        for (String view : List.of("bridge", "pegbox", "tailpiece", "post", "fit", "plan?strings=II")) {
-            page.navigate("/instruments/" + id + "/" + view);
-            assertThat(bare(page))
-                    .as("figures without a working on %s of %s", view, name)
-                    .isEmpty();
+        everyFigureOpens(page, id, "bridge", "pegbox", "tailpiece", "post", "fit", "plan?strings=II");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    @Test
+    void anInstrumentWithoutStringsOpensWhatItHas() {
+        Page page = signedIn("bench", 1280);
+        page.navigate("/instruments/new");
+        page.locator("[name=name]").fill("New on the shelf");
+        page.locator("main form button").last().click();
+        assertThat(heading(page)).hasText("New on the shelf");
+        String address = page.url();
+        UUID id = UUID.fromString(
+                address.substring(address.indexOf("/instruments/") + 13).substring(0, 36));
+        everyFigureOpens(page, id, "bridge", "tailpiece", "fit");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    private void everyFigureOpens(Page page, UUID id, String... views) {
+        for (String view : views) {
+            assertThat(page.navigate("/instruments/" + id + "/" + view).status())
+                    .as(view)
+                    .isEqualTo(200);
+            assertThat(bare(page)).as("figures without a working on %s", view).isEmpty();
             Locator figures = page.locator("a.worked");
-            assertThat(figures.count()).as("figures on %s of %s", view, name).isPositive();
+            assertThat(figures.count()).as("figures on %s", view).isPositive();
             @SuppressWarnings("unchecked")
             List<String> addresses = (List<String>)
                     figures.evaluateAll("links => [...new Set(links.map(link => link.getAttribute('href')))]");
@@ -55,7 +74,6 @@ class WorkingIT extends InBrowser {
                 assertThat(answer.text()).as(address).contains("class=\"formula\"");
             }
         }
-        assertThat(browser.complaints()).isEmpty();
     }
 
     /** The player's own device: nothing is lost by asking, and asking twice shows the second. */

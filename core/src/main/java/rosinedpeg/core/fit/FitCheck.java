@@ -239,15 +239,18 @@ public final class FitCheck {
                         null, FindingKind.LOAD_RISE, WATCH, rise, Figure.byDefault(LOAD_RISE_LIMIT, Unit.SHARE)));
     }
 
+    /** Like is compared with like: where no string was on, a new one raises nothing. */
     private Figure loadRise(Map<Position, StringSpec> strings) {
-        Map<Position, Double> before = setUp.tensionsN(present);
-        InstrumentLoad load = new InstrumentLoad(setUp, before);
         Map<Position, StringSpec> changed = new EnumMap<>(Position.class);
         changed.putAll(present);
-        changed.putAll(strings);
-        double after = load.feet(setUp.tensionsN(changed)).totalN();
-        return Figure.workedOut(
-                after / load.fullyStrung().totalN() - 1, Unit.SHARE, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH));
+        strings.forEach((position, string) -> changed.replace(position, string));
+        InstrumentLoad load = new InstrumentLoad(setUp, setUp.tensionsN(present));
+        double rise = present.isEmpty()
+                ? 0
+                : load.feet(setUp.tensionsN(changed)).totalN()
+                                / load.fullyStrung().totalN()
+                        - 1;
+        return Figure.workedOut(rise, Unit.SHARE, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH));
     }
 
     private static Figure millimetres(double value, Origin origin) {

@@ -18,7 +18,8 @@ import rosinedpeg.core.winding.WindingChoice;
  *
  * @param setUp the instrument
  * @param strings the strings on it, whose load at pitch is the whole
- * @param string the string that is asked about; empty where a figure is the whole instrument's
+ * @param position which string is asked about; empty where a figure is the whole instrument's
+ * @param string that string; empty where none is on or a figure asks only where it lies
  * @param choice how that string is wound
  * @param carriedN what each string carries, in N, where that is asked about; all at pitch when empty
  * @param wholeN what each string carries at pitch, in N, which is the whole load; that of the strings on it when empty
@@ -27,6 +28,7 @@ import rosinedpeg.core.winding.WindingChoice;
 public record Inputs(
         SetUp setUp,
         Map<Position, StringSpec> strings,
+        Optional<Position> position,
         Optional<StringSpec> string,
         WindingChoice choice,
         Map<Position, Double> carriedN,
@@ -36,6 +38,7 @@ public record Inputs(
     /** Checks the parts and copies the collections. */
     public Inputs {
         requireNonNull(setUp, "setUp");
+        requireNonNull(position, "position");
         requireNonNull(string, "string");
         requireNonNull(choice, "choice");
         requireNonNull(stuck, "stuck");
@@ -48,26 +51,40 @@ public record Inputs(
 
     /** {@return an instrument with its strings, all of it at pitch, its grooves as usual} */
     public static Inputs of(SetUp setUp, Map<Position, StringSpec> strings) {
-        return new Inputs(setUp, strings, Optional.empty(), WindingChoice.USUAL, Map.of(), Map.of(), StuckShares.USUAL);
+        return new Inputs(
+                setUp,
+                strings,
+                Optional.empty(),
+                Optional.empty(),
+                WindingChoice.USUAL,
+                Map.of(),
+                Map.of(),
+                StuckShares.USUAL);
     }
 
     /** {@return the same, asked about one string, wound so} */
     public Inputs about(StringSpec other, WindingChoice wound) {
-        return new Inputs(setUp, strings, Optional.of(other), wound, carriedN, wholeN, stuck);
+        return new Inputs(
+                setUp, strings, Optional.of(other.position()), Optional.of(other), wound, carriedN, wholeN, stuck);
+    }
+
+    /** {@return the same, asked about what lies at one string's place, whatever string is there} */
+    public Inputs at(Position other) {
+        return new Inputs(setUp, strings, Optional.of(other), Optional.empty(), choice, carriedN, wholeN, stuck);
     }
 
     /** {@return the same, with strings that carry so much of the whole, both in N} */
     public Inputs carrying(Map<Position, Double> carriedN, Map<Position, Double> wholeN) {
-        return new Inputs(setUp, strings, string, choice, carriedN, wholeN, stuck);
+        return new Inputs(setUp, strings, position, string, choice, carriedN, wholeN, stuck);
     }
 
     /** {@return the same, with the grooves of this instrument} */
     public Inputs sticking(StuckShares other) {
-        return new Inputs(setUp, strings, string, choice, carriedN, wholeN, other);
+        return new Inputs(setUp, strings, position, string, choice, carriedN, wholeN, other);
     }
 
     Inputs on(SetUp other) {
-        return new Inputs(other, strings, string, choice, carriedN, wholeN, stuck);
+        return new Inputs(other, strings, position, string, choice, carriedN, wholeN, stuck);
     }
 
     Inputs with(StringSpec other) {
@@ -78,8 +95,9 @@ public record Inputs(
         return string.orElseThrow(() -> new IllegalArgumentException("string is missing; this figure is one string's"));
     }
 
-    Position position() {
-        return theString().position();
+    Position place() {
+        return position.orElseThrow(
+                () -> new IllegalArgumentException("position is missing; this figure is one string's"));
     }
 
     InstrumentLoad load() {

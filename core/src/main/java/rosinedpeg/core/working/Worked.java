@@ -59,8 +59,8 @@ public enum Worked {
     /** How near the string comes to anything in the pegbox. */
     NEAREST(
             Unit.MILLIMETRE,
-            in -> new StrungPegbox(in.setUp(), in.strings(), Map.of(in.position(), in.choice()))
-                    .clearances(in.position())
+            in -> new StrungPegbox(in.setUp(), in.strings(), Map.of(in.place(), in.choice()))
+                    .clearances(in.place())
                     .get(0)
                     .mm()),
     AFTERLENGTH_TARGET(Unit.MILLIMETRE, in -> Afterlength.of(in.setUp()).targetMm()),
@@ -120,7 +120,7 @@ public enum Worked {
     }
 
     private static FineTuner tuner(Inputs in) {
-        return FineTuner.of(in.setUp(), in.position());
+        return FineTuner.of(in.setUp(), in.place());
     }
 
     private static double drag(Inputs in, double stuckShare) {
@@ -132,7 +132,7 @@ public enum Worked {
 
     /** The points of the curve run from the lowest string to the highest. */
     private static int middle(Inputs in) {
-        Position position = in.position();
+        Position position = in.place();
         if (in.setUp().isOuter(position)) {
             throw new IllegalArgumentException("string is " + position + "; this figure is a middle string's");
         }

@@ -84,6 +84,9 @@ class WorkingController {
                         .filter(kind -> kind.id().equals(asked.kind()))
                         .map(StringKind::spec)
                         .findFirst();
+        if (asked.string() != null && setUp.positions().contains(asked.string())) {
+            inputs = inputs.at(asked.string());
+        }
         if (string.isPresent()) {
             inputs = inputs.about(string.get(), asked.choice());
         }
