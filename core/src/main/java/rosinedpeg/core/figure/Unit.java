@@ -17,6 +17,8 @@ public enum Unit {
     MONTH("months"),
     MINUTE("min"),
     TURN("turns"),
+    /** What a hand does at a knob before it takes a new grip. */
+    HALF_TURN("half turns"),
     /** A part of a whole, 1 meaning all of it. */
     SHARE(""),
     /** How many of one thing come to one of another. */

@@ -285,7 +285,9 @@ final class StringSteps {
                 PART_TURNS,
                 Figure.workedOut(turns, Unit.TURN, winding.origin()),
                 machine ? PART_CRANK_TURNS : PART_HALF_TURNS,
-                Figure.workedOut(machine ? knobTurns : 2 * knobTurns, Unit.TURN, winding.origin()));
+                machine
+                        ? Figure.workedOut(knobTurns, Unit.TURN, winding.origin())
+                        : Figure.workedOut(2 * knobTurns, Unit.HALF_TURN, winding.origin()));
     }
 
     private static StepKind lockKind(Lock lock) {
@@ -304,7 +306,7 @@ final class StringSteps {
         if (setUp.pegKind() == PegKind.MACHINE_HEAD) {
             figures.put(CRANK_TURNS, Figure.workedOut(winding.knobTurns(), Unit.TURN, origin));
         } else {
-            figures.put(HALF_TURNS, Figure.workedOut(winding.halfTurns(), Unit.TURN, origin));
+            figures.put(HALF_TURNS, Figure.workedOut(winding.halfTurns(), Unit.HALF_TURN, origin));
         }
         figures.put(SIDE_ANGLE, Figure.workedOut(Math.abs(winding.sideAngleDeg()), Unit.DEGREE, origin));
         return figures;

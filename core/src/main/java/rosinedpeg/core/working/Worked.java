@@ -50,7 +50,7 @@ public enum Worked {
     FAR_SIDE_TURNS(Unit.TURN, in -> winding(in).farSideTurns()),
     /** Of a machine's crank, or of a geared peg's knob. */
     CRANK_TURNS(Unit.TURN, in -> winding(in).knobTurns()),
-    HALF_TURNS(Unit.TURN, in -> winding(in).halfTurns()),
+    HALF_TURNS(Unit.HALF_TURN, in -> winding(in).halfTurns()),
     TIP(Unit.MILLIMETRE, in -> winding(in).tipMm()),
     BEND(Unit.MILLIMETRE, in -> winding(in).bendMm()),
     WALL_GAP(Unit.MILLIMETRE, in -> winding(in).wallGapMm()),
