@@ -19,6 +19,7 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Turns;
 import rosinedpeg.core.winding.WindingChoice;
@@ -136,6 +137,16 @@ class WorkingTest {
                     .as("what moves it most first")
                     .isSortedAccordingTo((a, b) -> Double.compare(Math.abs(b.moves()), Math.abs(a.moves())));
         }
+    }
+
+    @Test
+    void aStringAsLongAsAnyIsMadeShorterInstead() {
+        SetUp bass = Examples.instrument(Family.BASS);
+        StringSpec longest =
+                Examples.with(Examples.string(bass, Position.I), StringCore.ROPE_STEEL, StringSpec.LONGEST_MM);
+        Working turns = Working.of(Worked.TURNS, Inputs.of(bass, Map.of()).about(longest, WindingChoice.USUAL));
+        assertThat(turns.terms().get(0).part()).contains(Term.Part.TOTAL_LENGTH);
+        assertThat(turns.terms().get(0).moves()).as("what 5 % more would do").isPositive();
     }
 
     @Test

@@ -40,6 +40,8 @@ public record StringSpec(
         double topSilkStartMm,
         double totalLengthMm) {
 
+    /** Longest string that is taken, in mm from the ball to the tip. */
+    public static final double LONGEST_MM = 2200;
     /** Allowed design lengths. */
     public static final Range DESIGN_LENGTH = new Range(180, 1200, Unit.MILLIMETRE);
     /** Allowed tensions. */
@@ -66,7 +68,7 @@ public record StringSpec(
         AXIAL_STIFFNESS.require("axialStiffnessN", axialStiffnessN);
         new Range(0, 400, Unit.MILLIMETRE).require("tailSilkEndMm", tailSilkEndMm);
         new Range(tailSilkEndMm, 1700, Unit.MILLIMETRE).require("topSilkStartMm", topSilkStartMm);
-        new Range(topSilkStartMm, 2200, Unit.MILLIMETRE).require("totalLengthMm", totalLengthMm);
+        new Range(topSilkStartMm, LONGEST_MM, Unit.MILLIMETRE).require("totalLengthMm", totalLengthMm);
     }
 
     /**

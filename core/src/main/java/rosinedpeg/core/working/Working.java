@@ -123,8 +123,14 @@ public record Working(Worked worked, Figure result, List<Term> terms) {
     private static void parts(Worked worked, Inputs inputs, double value, StringSpec string, List<Term> terms) {
         for (Term.Part part : OF_A_STRING) {
             double of = of(string, part);
-            double moves = worked.value(inputs.with(with(string, part, of * (1 + NUDGE)))) - value;
-            addPart(terms, part, string.position(), new Figure(of, unit(part), Origin.MEASURED), moves);
+            double to = nudged(of, rangeOf(string, part));
+            double moves = worked.value(inputs.with(with(string, part, to))) - value;
+            addPart(
+                    terms,
+                    part,
+                    string.position(),
+                    new Figure(of, unit(part), Origin.MEASURED),
+                    to > of ? moves : -moves);
         }
     }
 
@@ -173,6 +179,16 @@ public record Working(Worked worked, Figure result, List<Term> terms) {
         return part == Term.Part.TENSION || part == Term.Part.AXIAL_STIFFNESS ? Unit.NEWTON : Unit.MILLIMETRE;
     }
 
+    private static Range rangeOf(StringSpec string, Term.Part part) {
+        return switch (part) {
+            case DESIGN_LENGTH -> StringSpec.DESIGN_LENGTH;
+            case TENSION -> StringSpec.TENSION;
+            case DIAMETER -> StringSpec.DIAMETER;
+            case AXIAL_STIFFNESS -> StringSpec.AXIAL_STIFFNESS;
+            default -> new Range(string.topSilkStartMm(), StringSpec.LONGEST_MM, Unit.MILLIMETRE);
+        };
+    }
+
     private static double of(StringSpec string, Term.Part part) {
         return switch (part) {
             case DESIGN_LENGTH -> string.designLengthMm();
@@ -192,10 +208,10 @@ public record Working(Worked worked, Figure result, List<Term> terms) {
                 string.winding(),
                 string.end(),
                 string.nominalPitch(),
-                part == Term.Part.DESIGN_LENGTH ? StringSpec.DESIGN_LENGTH.clamp(value) : string.designLengthMm(),
-                part == Term.Part.TENSION ? StringSpec.TENSION.clamp(value) : string.tensionN(),
-                part == Term.Part.DIAMETER ? StringSpec.DIAMETER.clamp(value) : string.diameterMm(),
-                part == Term.Part.AXIAL_STIFFNESS ? StringSpec.AXIAL_STIFFNESS.clamp(value) : string.axialStiffnessN(),
+                part == Term.Part.DESIGN_LENGTH ? value : string.designLengthMm(),
+                part == Term.Part.TENSION ? value : string.tensionN(),
+                part == Term.Part.DIAMETER ? value : string.diameterMm(),
+                part == Term.Part.AXIAL_STIFFNESS ? value : string.axialStiffnessN(),
                 string.tailSilkEndMm(),
                 string.topSilkStartMm(),
                 part == Term.Part.TOTAL_LENGTH ? value : string.totalLengthMm());
