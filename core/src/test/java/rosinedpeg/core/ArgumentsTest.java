@@ -44,6 +44,8 @@ import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.PictureLine;
 import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepKind;
@@ -52,6 +54,7 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.working.TuningGrounds;
 
 /**
  * Every public method and constructor of the core is called with one argument at a time replaced by what is not a number,
@@ -221,7 +224,8 @@ class ArgumentsTest {
             "SetUp.pegKind",
             "SetUp.pegSides",
             "Step.position",
-            "Term.position");
+            "Other.position",
+            "TuningGrounds.asked");
 
     /** What answers for every number there is, or names it as its caller does. */
     private static final Set<String> ANSWERS_FOR_ANY =
@@ -409,7 +413,8 @@ class ArgumentsTest {
             List<Object> found = new ArrayList<>();
             classes.stream()
                     .filter(raw::isAssignableFrom)
-                    .forEach(one -> found.addAll(samples.getOrDefault(one, List.of())));
+                    .forEach(one -> found.addAll(
+                            one.isEnum() ? List.of(one.getEnumConstants()) : samples.getOrDefault(one, List.of())));
             return found;
         }
         if (type instanceof ParameterizedType generic) {
@@ -417,6 +422,9 @@ class ArgumentsTest {
         }
         if (type instanceof java.lang.reflect.WildcardType wild) {
             return candidates(wild.getUpperBounds()[0]);
+        }
+        if (type instanceof java.lang.reflect.TypeVariable<?> of) {
+            return candidates(of.getBounds()[0]);
         }
         return List.of();
     }
@@ -460,6 +468,8 @@ class ArgumentsTest {
         } else if (raw == Set.class) {
             candidates(of[0]).forEach(one -> found.add(Set.of(one)));
             found.add(Set.of());
+        } else if (raw.getName().startsWith("rosinedpeg.core")) {
+            found.addAll(candidates((Type) raw));
         }
         return found;
     }
@@ -494,6 +504,13 @@ class ArgumentsTest {
         SetUp crowded = Examples.VIOLIN.measured(Map.of(
                 Measurable.of(Quantity.PEGBOX_WIDTH_AT_NUT), 12.0, Measurable.of(Quantity.PEGBOX_WIDTH_AT_END), 9.0));
         open.add(new StrungPegbox(crowded, Examples.violinSet(), Map.of()).touches());
+        open.add(new TuningGrounds(
+                Examples.VIOLIN,
+                Examples.violinSet(),
+                plan.thinnest().tensionsAfterN(),
+                Figure.byDefault(0.0015, Unit.MILLIMETRE_PER_NEWTON),
+                Optional.of(Position.II),
+                Optional.of(Position.I)));
         open.add(Examples.request(Schools.USUAL, Set.of(Position.III), Map.of()));
         explore(open);
         for (int round = 0; round < 6; round++) {

@@ -7,13 +7,29 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.rounds.NextRound;
+import rosinedpeg.core.settling.SettlingFit;
+import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.settling.SettlingReading;
+import rosinedpeg.core.settling.Sinking;
+import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -21,11 +37,25 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Turns;
+import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.WindingChoice;
-import rosinedpeg.core.working.Inputs;
+import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.InstrumentGrounds;
+import rosinedpeg.core.working.SettlingFigure;
+import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.core.working.Term;
-import rosinedpeg.core.working.Worked;
+import rosinedpeg.core.working.TimeFigure;
+import rosinedpeg.core.working.TimeGrounds;
+import rosinedpeg.core.working.TuningFigure;
+import rosinedpeg.core.working.TuningGrounds;
+import rosinedpeg.core.working.WearFigure;
+import rosinedpeg.core.working.WearGrounds;
+import rosinedpeg.core.working.What;
 import rosinedpeg.core.working.Working;
 
 /** Every figure can say what went into it, and says what it is. */
@@ -39,9 +69,10 @@ class WorkingTest {
                 .toList();
     }
 
-    private static List<Term.Part> parts(Working working) {
+    private static List<What.Part> parts(Working working) {
         return working.terms().stream()
-                .flatMap(term -> term.part().stream())
+                .flatMap(term -> term.other().stream())
+                .map(What.Other::part)
                 .distinct()
                 .toList();
     }
@@ -51,7 +82,8 @@ class WorkingTest {
         SetUp violin = Examples.VIOLIN.measured(Map.of(Measurable.of(Quantity.VIBRATING_LENGTH), 328.0));
         Map<Position, StringSpec> set = Examples.violinSet();
         StringSpec string = set.get(Position.III);
-        Working turns = Working.of(Worked.TURNS, Inputs.of(violin, set).about(string, WindingChoice.USUAL));
+        Working turns = Working.of(
+                InstrumentFigure.TURNS, InstrumentGrounds.of(violin, set).about(string, WindingChoice.USUAL));
         assertThat(turns.result().value()).isEqualTo(Turns.of(violin, string).count());
         assertThat(turns.result().origin()).as("as good as its weakest number").isEqualTo(Origin.DEFAULT);
         assertThat(measured(turns))
@@ -59,13 +91,13 @@ class WorkingTest {
                         Quantity.VIBRATING_LENGTH, Quantity.AFTERLENGTH, Quantity.NUT_TO_PEG, Quantity.SHAFT_DIAMETER);
         assertThat(parts(turns))
                 .containsExactlyInAnyOrder(
-                        Term.Part.TOTAL_LENGTH,
-                        Term.Part.DIAMETER,
-                        Term.Part.TENSION,
-                        Term.Part.AXIAL_STIFFNESS,
-                        Term.Part.DESIGN_LENGTH);
-        Term longest = turns.terms().get(0);
-        assertThat(longest.part()).as("5 % of the whole string is a turn").contains(Term.Part.TOTAL_LENGTH);
+                        What.Part.TOTAL_LENGTH,
+                        What.Part.DIAMETER,
+                        What.Part.TENSION,
+                        What.Part.AXIAL_STIFFNESS,
+                        What.Part.DESIGN_LENGTH);
+        var longest = turns.terms().get(0);
+        assertThat(parts(turns).get(0)).as("5 % of the whole string is a turn").isEqualTo(What.Part.TOTAL_LENGTH);
         assertThat(longest.moves()).isCloseTo(0.05 * string.totalLengthMm() / (Math.PI * 8.4), within(1e-6));
         assertThat(turns.worthMeasuring()
                         .orElseThrow()
@@ -83,13 +115,13 @@ class WorkingTest {
         Map<Position, Double> withoutFirst = Examples.VIOLIN.tensionsN(set);
         withoutFirst.put(Position.I, 0.0);
         Working share = Working.of(
-                Worked.TREBLE_SHARE,
-                Inputs.of(Examples.VIOLIN, set).carrying(withoutFirst, Examples.VIOLIN.tensionsN(set)));
+                InstrumentFigure.TREBLE_SHARE,
+                InstrumentGrounds.of(Examples.VIOLIN, set).carrying(withoutFirst, Examples.VIOLIN.tensionsN(set)));
         assertThat(share.result().value()).isCloseTo(0.375, within(0.0005));
         assertThat(measured(share))
                 .contains(Quantity.FOOT_SPAN, Quantity.BRIDGE_SPACING, Quantity.OFF_CENTRE)
                 .doesNotContain(Quantity.FRONT_ANGLE, Quantity.BACK_ANGLE, Quantity.SHAFT_DIAMETER);
-        assertThat(parts(share)).containsExactlyInAnyOrder(Term.Part.CARRIED, Term.Part.AT_PITCH);
+        assertThat(parts(share)).containsExactlyInAnyOrder(What.Part.CARRIED, What.Part.AT_PITCH);
     }
 
     @Test
@@ -98,36 +130,43 @@ class WorkingTest {
                 .collect(Collectors.toMap(
                         Map.Entry::getKey, entry -> entry.getValue().value())));
         Map<Position, StringSpec> set = Examples.violinSet();
-        Inputs inputs = Inputs.of(all, set).about(set.get(Position.I), WindingChoice.USUAL);
-        assertThat(Working.of(Worked.TURNS, inputs).result().origin()).isEqualTo(Origin.MEASURED);
-        assertThat(Working.of(Worked.DRAG_LEAN_DRY, inputs).result().origin()).isEqualTo(Origin.DEFAULT);
+        InstrumentGrounds grounds = InstrumentGrounds.of(all, set).about(set.get(Position.I), WindingChoice.USUAL);
+        assertThat(Working.of(InstrumentFigure.TURNS, grounds).result().origin())
+                .isEqualTo(Origin.MEASURED);
+        assertThat(Working.of(InstrumentFigure.DRAG_LEAN_DRY, grounds).result().origin())
+                .isEqualTo(Origin.DEFAULT);
         StuckShares learned =
                 StuckShares.learned(Evidence.NONE.plus(1, 0.3).plus(1, 0.4).plus(1, 0.35), Evidence.NONE);
-        assertThat(Working.of(Worked.DRAG_LEAN_DRY, inputs.sticking(learned))
+        assertThat(Working.of(InstrumentFigure.DRAG_LEAN_DRY, grounds.sticking(learned))
                         .result()
                         .origin())
                 .isEqualTo(Origin.LEARNED);
     }
 
     @ParameterizedTest
-    @EnumSource(Worked.class)
-    void everyFigureHasItsWorkingOnEveryFamily(Worked worked) {
+    @EnumSource(InstrumentFigure.class)
+    void everyFigureHasItsWorkingOnEveryFamily(InstrumentFigure worked) {
         for (Family family : Family.values()) {
             SetUp setUp = Examples.instrument(family);
             Map<Position, StringSpec> set = Examples.set(setUp);
-            boolean middle =
-                    EnumSet.of(Worked.PROUD, Worked.BOWING_ANGLE, Worked.RADIUS).contains(worked);
-            boolean ofTuner = worked.name().startsWith("TUNER") || worked == Worked.LEVER_AT_ITS_END;
+            boolean middle = EnumSet.of(InstrumentFigure.PROUD, InstrumentFigure.BOWING_ANGLE, InstrumentFigure.RADIUS)
+                    .contains(worked);
+            boolean ofTuner = worked.name().startsWith("TUNER") || worked == InstrumentFigure.LEVER_AT_ITS_END;
             Position position = middle ? Position.II : Position.I;
             if (ofTuner && !setUp.tailEnds().get(position).hasFineTuner()) {
                 continue;
             }
-            Inputs inputs = Inputs.of(setUp, set).about(set.get(position), WindingChoice.USUAL);
-            Working working = Working.of(worked, inputs);
-            assertThat(working.result().value()).as("%s on %s", worked, family).isEqualTo(worked.value(inputs));
+            InstrumentGrounds grounds = InstrumentGrounds.of(setUp, set).about(set.get(position), WindingChoice.USUAL);
+            if (worked == InstrumentFigure.LOAD_CHANGE) {
+                grounds = grounds.carrying(Map.of(position, 60.0), setUp.tensionsN(set));
+            }
+            Working working = Working.of(worked, grounds);
+            assertThat(working.result().value()).as("%s on %s", worked, family).isEqualTo(worked.value(grounds));
             assertThat(working.result().unit()).isEqualTo(worked.unit());
-            boolean sharesOfAll = worked == Worked.TREBLE_SHARE || worked == Worked.BASS_SHARE || worked == Worked.TRIM;
-            boolean asGiven = worked == Worked.TIP || worked == Worked.FAR_SIDE_TURNS;
+            boolean sharesOfAll = worked == InstrumentFigure.TREBLE_SHARE
+                    || worked == InstrumentFigure.BASS_SHARE
+                    || worked == InstrumentFigure.TRIM;
+            boolean asGiven = worked == InstrumentFigure.TIP || worked == InstrumentFigure.FAR_SIDE_TURNS;
             if (!sharesOfAll && !asGiven) {
                 assertThat(working.terms())
                         .as("%s on %s rests on something", worked, family)
@@ -144,21 +183,145 @@ class WorkingTest {
         SetUp bass = Examples.instrument(Family.BASS);
         StringSpec longest =
                 Examples.with(Examples.string(bass, Position.I), StringCore.ROPE_STEEL, StringSpec.LONGEST_MM);
-        Working turns = Working.of(Worked.TURNS, Inputs.of(bass, Map.of()).about(longest, WindingChoice.USUAL));
-        assertThat(turns.terms().get(0).part()).contains(Term.Part.TOTAL_LENGTH);
+        Working turns = Working.of(
+                InstrumentFigure.TURNS, InstrumentGrounds.of(bass, Map.of()).about(longest, WindingChoice.USUAL));
+        assertThat(parts(turns).get(0)).isEqualTo(What.Part.TOTAL_LENGTH);
         assertThat(turns.terms().get(0).moves()).as("what 5 % more would do").isPositive();
     }
 
     @Test
     void aStringsFigureWantsAString() {
-        assertThatThrownBy(() -> Working.of(Worked.STRETCH, Inputs.of(Examples.VIOLIN, Examples.violinSet())))
+        assertThatThrownBy(() -> Working.of(
+                        InstrumentFigure.STRETCH, InstrumentGrounds.of(Examples.VIOLIN, Examples.violinSet())))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("string is missing");
-        Inputs bare = Inputs.of(Examples.VIOLIN, Map.of());
-        assertThat(Working.of(Worked.PROUD, bare.at(Position.II)).result().value())
+        InstrumentGrounds bare = InstrumentGrounds.of(Examples.VIOLIN, Map.of());
+        assertThat(Working.of(InstrumentFigure.PROUD, bare.at(Position.II))
+                        .result()
+                        .value())
                 .as("where it lies is known before a string is there")
                 .isPositive();
-        assertThatThrownBy(() -> Working.of(Worked.STRETCH, bare.at(Position.II)))
+        assertThatThrownBy(() -> Working.of(InstrumentFigure.STRETCH, bare.at(Position.II)))
                 .hasMessageContaining("string is missing");
+    }
+
+    @Test
+    void wearNamesHoursTimeAndLife() {
+        Life life = new Life(300, 30);
+        WearGrounds on = new WearGrounds(20, 3 * Wear.HOURS_PER_MONTH, 10, 0.2, life, Demand.STUDY.threshold());
+        Working worn = Working.of(WearFigure.WORN, on);
+        double played = 20 + 10 * 3 * Wear.HOURS_PER_MONTH / 168;
+        assertThat(worn.result().value()).isCloseTo(played / 300 + 3 / 30.0 + 0.2, within(1e-9));
+        assertThat(worn.result().origin()).as("a usual life").isEqualTo(Origin.DEFAULT);
+        assertThat(parts(worn))
+                .containsExactlyInAnyOrder(
+                        What.Part.HOURS_BEFORE,
+                        What.Part.AGE,
+                        What.Part.HOURS_PER_WEEK,
+                        What.Part.SIGNS_OF_WEAR,
+                        What.Part.LIFE_HOURS,
+                        What.Part.LIFE_MONTHS);
+        assertThat(parts(Working.of(WearFigure.MONTHS_LEFT, on))).contains(What.Part.DEMAND);
+        assertThat(parts(Working.of(WearFigure.HOURS_PLAYED, on)))
+                .containsExactlyInAnyOrder(What.Part.HOURS_BEFORE, What.Part.AGE, What.Part.HOURS_PER_WEEK);
+    }
+
+    /** Without readings a forecast is its default; every reading then moves it, one of them most. */
+    @Test
+    void settlingNamesItsDefaultAndItsReadings() {
+        SettlingForecast usual = SettlingForecast.usual(StringCore.SYNTHETIC);
+        SettlingGrounds unread = SettlingGrounds.of(usual, List.of(), 5, Steadiness.CONCERT);
+        Working steady = Working.of(SettlingFigure.STEADY_AT, unread);
+        assertThat(steady.result().value()).isEqualTo(usual.steadyAtHours(Steadiness.CONCERT));
+        assertThat(parts(steady))
+                .containsExactlyInAnyOrder(What.Part.USUAL_TOTAL, What.Part.USUAL_TAU, What.Part.TOLERANCE);
+        SettlingGrounds read = SettlingGrounds.of(
+                usual,
+                List.of(new SettlingReading(10, -30, false), new SettlingReading(2, -70, true)),
+                5,
+                Steadiness.CONCERT);
+        assertThat(parts(Working.of(SettlingFigure.STEADY_AT, read))).contains(What.Part.SETTLING_READING);
+        Working lost = Working.of(SettlingFigure.READ_LOST, read.atReading(2));
+        assertThat(lost.result().value()).as("by hour 10, both").isEqualTo(100);
+        assertThat(lost.result().origin()).isEqualTo(Origin.MEASURED);
+        assertThat(lost.terms())
+                .extracting(Term::what)
+                .containsExactly(
+                        new What.Other(What.Part.SETTLING_READING, null, 1),
+                        new What.Other(What.Part.SETTLING_READING, null, 2));
+        Sinking second = SettlingFit.of(usual, read.readings()).sinkings().get(1);
+        assertThat(SettlingFigure.OUT_OF_LINE.value(read.atReading(2)))
+                .isEqualTo((second.sankCents() - second.expectedCents()) / second.spreadCents());
+        assertThat(SettlingFigure.STEADY_AT_EARLIEST.value(read)).isLessThan(SettlingFigure.STEADY_AT.value(read));
+        assertThat(SettlingFigure.STEADY_AT_LATEST.value(read)).isGreaterThan(SettlingFigure.STEADY_AT.value(read));
+    }
+
+    @Test
+    void aStringSinksByWhatTheInstrumentGives() {
+        Map<Position, StringSpec> set = Examples.violinSet();
+        Map<Position, Double> nowN = Examples.VIOLIN.tensionsN(set);
+        nowN.put(Position.II, 20.0);
+        Coupling coupling = Coupling.usual(Family.VIOLIN);
+        TuningGrounds on = new TuningGrounds(
+                Examples.VIOLIN,
+                set,
+                nowN,
+                new Figure(coupling.mmPerN(), Unit.MILLIMETRE_PER_NEWTON, Origin.LEARNED),
+                Optional.of(Position.II),
+                Optional.of(Position.I));
+        Working sinks = Working.of(TuningFigure.SINKS_BY, on);
+        assertThat(sinks.result().value())
+                .isEqualTo(NextRound.of(Examples.VIOLIN, set, nowN, coupling, Position.II)
+                        .orElseThrow()
+                        .drops()
+                        .get(Position.I)
+                        .value())
+                .isNegative();
+        assertThat(parts(sinks)).contains(What.Part.COUPLING, What.Part.CARRIED, What.Part.AXIAL_STIFFNESS);
+        assertThat(sinks.result().origin()).as("lengths are usual ones").isEqualTo(Origin.DEFAULT);
+        assertThatThrownBy(() -> TuningFigure.SINKS_BY.value(new TuningGrounds(
+                        Examples.VIOLIN, set, nowN, on.coupling(), Optional.of(Position.II), Optional.empty())))
+                .hasMessageContaining("asked is missing");
+    }
+
+    @Test
+    void theTimeOfAPlanIsThatOfItsSteps() {
+        ChangePlan plan = Examples.plan(Position.II, Position.III);
+        Working time = Working.of(TimeFigure.USUAL_TIME, TimeGrounds.of(plan));
+        assertThat(time.result().value()).isCloseTo(plan.minutes(), within(1e-9));
+        assertThat(parts(time)).contains(What.Part.MINUTES_AT_STRING, What.Part.MINUTES_FOR_ALL);
+        assertThat(time.terms().stream()
+                        .mapToDouble(term -> term.figure().value())
+                        .sum())
+                .isCloseTo(plan.minutes(), within(1e-9));
+    }
+
+    /** Every figure of every step of every family is found again from the instrument, its string and how it is wound. */
+    @Test
+    void everyFigureOfAStepIsFoundAgain() {
+        for (Family family : Family.values()) {
+            SetUp setUp = Examples.instrument(family);
+            Map<Position, StringSpec> set = Examples.set(setUp);
+            for (Schools.FirstEnd end : Schools.FirstEnd.values()) {
+                ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(setUp, set, set)
+                        .by(Examples.together()
+                                .with(end, Lock.FAR_SIDE_THEN_CROSS, Wall.WOUND_TO_WALL)
+                                .with(Schools.Stance.HAIR_BACKWARDS, Schools.Raising.values()[0])));
+                for (Step step : plan.steps()) {
+                    InstrumentGrounds grounds = InstrumentGrounds.of(setUp, set);
+                    Position position = step.position();
+                    if (position != null) {
+                        grounds = grounds.about(set.get(position), plan.windingOf(position));
+                    }
+                    Figure raised = step.figures().get(StepFigure.TENSION_SHARE);
+                    InstrumentGrounds on = raised == null ? grounds : grounds.raisedTo(raised.value());
+                    step.figures()
+                            .forEach((figure, shown) -> assertThat(InstrumentFigure.of(step.kind(), figure)
+                                            .value(on))
+                                    .as("%s at %s on %s", figure, step.kind(), family)
+                                    .isEqualTo(shown.value()));
+                }
+            }
+        }
     }
 }

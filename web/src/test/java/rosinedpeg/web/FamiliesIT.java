@@ -33,38 +33,18 @@ class FamiliesIT extends InBrowser {
     @Autowired
     Instruments instruments;
 
-    /** Presses the pedal until a heading comes up; a bridge that leans too far is straightened and read first. */
+    /** Presses the pedal until a heading comes up. */
     private static void pedalTo(Page page, String heading) {
         for (int presses = 0; presses < 120; presses++) {
-            String here = heading(page).textContent();
-            if (here.equals(heading)) {
+            if (heading(page).textContent().equals(heading)) {
                 return;
             }
-            if (page.locator("#bench [role=alert]").count() > 0) {
-                page.keyboard().press("g");
-                page.keyboard().type("0.2");
-                page.keyboard().press("Enter");
-                assertThat(page.locator("#bench [role=alert]")).hasCount(0);
-                page.keyboard().press("Escape");
-            }
-            Browser.turn(page, "PageDown");
-            assertThat(heading(page)).not().hasText(here);
+            pedal(page);
         }
         throw new AssertionError("the pedal does not come to " + heading + " but to "
                 + heading(page).textContent());
     }
 
-    private static void toTheBench(Page page) {
-        if (page.locator("#lookedAt").count() > 0) {
-            page.locator("#lookedAt").check();
-            assertThat(page.locator("#lookedAt")).isChecked();
-        }
-        page.locator("#planned button.strong").click();
-        page.waitForURL("**/bench/**");
-        page.waitForLoadState();
-    }
-
-    /** Chooses one string, waiting for each answer. */
     private static void choose(Page page, String string) {
         page.locator("#string-" + string).check();
         assertThat(page.locator("#planned ol.steps")).containsText("Graphite in both grooves of " + string);

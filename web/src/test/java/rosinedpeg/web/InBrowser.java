@@ -1,5 +1,7 @@
 package rosinedpeg.web;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import org.junit.jupiter.api.AfterAll;
@@ -36,4 +38,31 @@ abstract class InBrowser extends RunningApplication {
         Browser.signIn(page, signIn);
         return page;
     }
+
+    /** Presses the pedal once; a bridge that leans too far is straightened and read first. */
+    static void pedal(Page page) {
+        String here = heading(page).textContent();
+        if (page.locator("#bench [role=alert]").count() > 0) {
+            page.keyboard().press("g");
+            page.keyboard().type("0.2");
+            page.keyboard().press("Enter");
+            assertThat(page.locator("#bench [role=alert]")).hasCount(0);
+            page.keyboard().press("Escape");
+        }
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).not().hasText(here);
+    }
+
+    /** From a plan to its run. */
+    static void toTheBench(Page page) {
+        if (page.locator("#lookedAt").count() > 0) {
+            page.locator("#lookedAt").check();
+            assertThat(page.locator("#lookedAt")).isChecked();
+        }
+        page.locator("#planned button.strong").click();
+        page.waitForURL("**/bench/**");
+        page.waitForLoadState();
+    }
+
+    /** Chooses one string, waiting for each answer. */
 }

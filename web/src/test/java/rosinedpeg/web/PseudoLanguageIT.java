@@ -58,6 +58,7 @@ class PseudoLanguageIT extends InRequests {
     private static final Pattern NO_WORD = Pattern.compile("[IV]+|[A-Z]");
 
     private static final Pattern ID = Pattern.compile("[0-9a-f]{8}-[0-9a-f-]{27}");
+    private static final Pattern FIGURES = Pattern.compile("(?<==)[\\d.,-]+");
     private static final int ALIKE = 4;
 
     @Autowired
@@ -139,7 +140,8 @@ class PseudoLanguageIT extends InRequests {
             latin(page, data).forEach(word -> words.add(address + ": " + word));
             for (Element link : page.select("a[href^=/]")) {
                 String to = link.attr("href");
-                String pattern = ID.matcher(to).replaceAll("id");
+                String pattern =
+                        FIGURES.matcher(ID.matcher(to).replaceAll("id")).replaceAll("n");
                 if (known.add(to) && seen.merge(pattern, 1, Integer::sum) <= ALIKE) {
                     ahead.add(to);
                 }

@@ -61,8 +61,12 @@ import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingPlan;
-import rosinedpeg.core.working.Term;
-import rosinedpeg.core.working.Worked;
+import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.SettlingFigure;
+import rosinedpeg.core.working.TimeFigure;
+import rosinedpeg.core.working.TuningFigure;
+import rosinedpeg.core.working.WearFigure;
+import rosinedpeg.core.working.What;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.Role;
@@ -117,14 +121,20 @@ class WordsTest {
         add(wanted, "diagnosis.", PegDiagnosis.values(), "", ".do");
         add(wanted, "pegSign.", PegSign.values(), "");
         add(wanted, "peg.treatment.", PegTreatment.values(), "");
-        add(wanted, "working.", Worked.values(), "", ".formula");
+        Stream.of(
+                        InstrumentFigure.values(),
+                        WearFigure.values(),
+                        SettlingFigure.values(),
+                        TuningFigure.values(),
+                        TimeFigure.values())
+                .forEach(figures -> add(wanted, "working.", figures, "", ".formula"));
         add(wanted, "symbol.", Quantity.values(), "");
-        add(wanted, "symbol.", Term.Part.values(), "");
-        add(wanted, "part.", Term.Part.values(), "");
+        add(wanted, "symbol.", What.Part.values(), "");
+        add(wanted, "part.", What.Part.values(), "");
         add(
                 wanted,
                 "origin.of.",
-                EnumSet.range(Term.Part.DESIGN_LENGTH, Term.Part.AT_PITCH).toArray(new Term.Part[0]),
+                EnumSet.range(What.Part.DESIGN_LENGTH, What.Part.AT_PITCH).toArray(new What.Part[0]),
                 "");
         add(wanted, "pegs.wood.", PegWood.values(), "", ".means");
         add(wanted, "tuner.", FineTuner.Judgement.values(), "");

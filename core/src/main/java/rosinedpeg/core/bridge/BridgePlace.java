@@ -62,6 +62,11 @@ public record BridgePlace(
         return Math.toDegrees(Math.atan((trebleFootMm - bassFootMm) / setUp.value(Quantity.FOOT_SPAN)));
     }
 
+    /** {@return how far its middle is off the line between the nicks, in mm, positive towards the fingerboard} */
+    public double offItsLineMm() {
+        return (trebleFootMm + bassFootMm) / 2;
+    }
+
     /** {@return everything that is not as it should be; nothing when it stands well} */
     public Set<Fault> faults(SetUp setUp) {
         Set<Fault> faults = EnumSet.noneOf(Fault.class);
@@ -75,7 +80,7 @@ public record BridgePlace(
         if (Math.abs(trebleFootMm - bassFootMm) > allowedAlong) {
             faults.add(Fault.TWISTED);
         }
-        if (Math.abs(trebleFootMm + bassFootMm) / 2 > allowedAlong) {
+        if (Math.abs(offItsLineMm()) > allowedAlong) {
             faults.add(Fault.OFF_ITS_LINE);
         }
         if (Math.abs(offCentreMm) > OFF_CENTRE * setUp.value(Quantity.FOOT_SPAN)) {

@@ -29,6 +29,14 @@ public record Lean(double degrees) {
         RANGE.require("leanDeg", degrees);
     }
 
+    /** How far backwards a hair is, as a share of the bridge's height. */
+    private static final double HAIR = 0.01;
+
+    /** {@return the gap of a bridge that stands a hair backwards, in mm; below 0} */
+    public static double hairBackwardsGapMm(SetUp setUp) {
+        return -HAIR * setUp.value(Quantity.BRIDGE_HEIGHT);
+    }
+
     /**
      * The lean from a card's right angle held against the bridge: {@code atan(gap/height)}.
      *

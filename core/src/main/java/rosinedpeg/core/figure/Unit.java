@@ -4,6 +4,7 @@ package rosinedpeg.core.figure;
 public enum Unit {
     MILLIMETRE("mm"),
     NEWTON("N"),
+    MILLIMETRE_PER_NEWTON("mm/N"),
     GRAM("g"),
     KILOGRAM_PER_METRE("kg/m"),
     DEGREE("°"),

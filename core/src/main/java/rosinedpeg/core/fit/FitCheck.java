@@ -175,9 +175,8 @@ public final class FitCheck {
 
     /** Silk is where it comes to lie at pitch: every part of the string is longer then by the same share. */
     private void silk(Position position, StringSpec string, List<Finding> found) {
-        double tensionN = setUp.tensionN(string);
         double bridgeMm = setUp.value(Quantity.AFTERLENGTH);
-        double tailSilkMm = atPitchMm(string.tailSilkEndMm(), tensionN, string.axialStiffnessN());
+        double tailSilkMm = tailSilkMm(setUp, string);
         if (tailSilkMm > bridgeMm) {
             found.add(Finding.on(
                     position,
@@ -187,7 +186,7 @@ public final class FitCheck {
                     millimetres(bridgeMm, setUp.weakestOrigin(Quantity.AFTERLENGTH))));
         }
         double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
-        double topSilkMm = atPitchMm(string.topSilkStartMm(), tensionN, string.axialStiffnessN());
+        double topSilkMm = topSilkMm(setUp, string);
         if (topSilkMm < nutMm - SILK_TOLERANCE_MM) {
             Origin scaleOrigin = setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH);
             found.add(Finding.on(
@@ -197,6 +196,16 @@ public final class FitCheck {
                     millimetres(topSilkMm, scaleOrigin),
                     millimetres(nutMm, scaleOrigin)));
         }
+    }
+
+    /** {@return where a string's tail silk ends at pitch, in mm from the ball} */
+    public static double tailSilkMm(SetUp setUp, StringSpec string) {
+        return atPitchMm(string.tailSilkEndMm(), setUp.tensionN(string), string.axialStiffnessN());
+    }
+
+    /** {@return where a string's top silk begins at pitch, in mm from the ball} */
+    public static double topSilkMm(SetUp setUp, StringSpec string) {
+        return atPitchMm(string.topSilkStartMm(), setUp.tensionN(string), string.axialStiffnessN());
     }
 
     /**
@@ -239,8 +248,14 @@ public final class FitCheck {
                         null, FindingKind.LOAD_RISE, WATCH, rise, Figure.byDefault(LOAD_RISE_LIMIT, Unit.SHARE)));
     }
 
-    /** Like is compared with like: where no string was on, a new one raises nothing. */
-    private Figure loadRise(Map<Position, StringSpec> strings) {
+    /**
+     * By how much more the strings would press the top. Like is compared with like: where no string was on, a new one raises
+     * nothing.
+     *
+     * @param strings the new strings, in place of what is on
+     * @return the rise as a share of what is on presses; below 0 where it would be less
+     */
+    public Figure loadRise(Map<Position, StringSpec> strings) {
         Map<Position, StringSpec> changed = new EnumMap<>(Position.class);
         changed.putAll(present);
         strings.forEach((position, string) -> changed.replace(position, string));

@@ -143,8 +143,7 @@ public final class Inspection {
                 case WARPED -> refer(null, FindingKind.BRIDGE_WARPED, TODAY, mm(place.warpMm()));
                 case TWISTED ->
                     add(FindingKind.BRIDGE_TWISTED, TODAY, new Figure(place.twistDeg(setUp), DEGREE, MEASURED));
-                case OFF_ITS_LINE ->
-                    add(FindingKind.BRIDGE_OFF_ITS_LINE, TODAY, mm((place.trebleFootMm() + place.bassFootMm()) / 2));
+                case OFF_ITS_LINE -> add(FindingKind.BRIDGE_OFF_ITS_LINE, TODAY, mm(place.offItsLineMm()));
                 case OFF_CENTRE -> add(FindingKind.BRIDGE_OFF_CENTRE, TODAY, mm(place.offCentreMm()));
                 case WRONG_WAY_ROUND -> add(FindingKind.BRIDGE_WRONG_WAY_ROUND, TODAY);
             }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import rosinedpeg.core.bridge.BridgeEasing;
+import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
@@ -23,15 +24,11 @@ import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
-import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
 /** The steps of a plan as they are written down, one after the other, with the tension of every string at each. */
 final class StepList {
-
-    /** How far backwards a hair is, as a share of the bridge's height. */
-    private static final double HAIR = 0.01;
 
     /** A string that has carried less than this share of its tension has moved in its groove. */
     private static final double MOVED = 0.9;
@@ -158,8 +155,7 @@ final class StepList {
         if (bridge.stance() == Schools.Stance.HAIR_BACKWARDS
                 && stepKind.readings().contains(Reading.GAP)
                 && stepKind != StepKind.GRAPHITE) {
-            double gapMm = -HAIR * setUp.value(Quantity.BRIDGE_HEIGHT);
-            known.put(StepFigure.GAP_TO_AIM_FOR, Figure.byDefault(gapMm, Unit.MILLIMETRE));
+            known.put(StepFigure.GAP_TO_AIM_FOR, Figure.byDefault(Lean.hairBackwardsGapMm(setUp), Unit.MILLIMETRE));
         }
         Step step =
                 new Step(steps.size(), stepKind, position, materials, List.copyOf(all), known, tensionsN, shares, band);

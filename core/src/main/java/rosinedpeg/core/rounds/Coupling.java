@@ -1,11 +1,14 @@
 package rosinedpeg.core.rounds;
 
+import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.Collection;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
@@ -18,7 +21,8 @@ import rosinedpeg.core.setup.Family;
  */
 public record Coupling(double mmPerN) {
 
-    private static final Range RANGE = new Range(0, 0.02, Unit.MILLIMETRE);
+    /** Allowed values. */
+    public static final Range RANGE = new Range(0, 0.02, Unit.MILLIMETRE_PER_NEWTON);
 
     /**
      * Checks the figure.
@@ -71,6 +75,14 @@ public record Coupling(double mmPerN) {
         return evidence.ratio().stream()
                 .mapToObj(ratio -> new Coupling(RANGE.clamp(ratio)))
                 .findFirst();
+    }
+
+    /** {@return the coupling of an instrument in mm/N: what was seen, or its family's default before the first reading} */
+    public static Figure figure(Family family, Evidence evidence) {
+        requireNonNull(family, "family");
+        return learned(evidence)
+                .map(seen -> new Figure(seen.mmPerN(), Unit.MILLIMETRE_PER_NEWTON, Origin.LEARNED))
+                .orElse(Figure.byDefault(usual(family).mmPerN(), Unit.MILLIMETRE_PER_NEWTON));
     }
 
     /**

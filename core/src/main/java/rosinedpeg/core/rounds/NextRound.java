@@ -25,11 +25,11 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
     /** Nobody hears a string sink by less. */
     private static final double AUDIBLE_CENTS = 0.5;
 
-    /** Checks the parts. */
+    /** Checks the parts and copies the collections. */
     public NextRound {
-        requireNonNull(drops, "drops");
         requireNonNull(next, "next");
-        requireNonNull(order, "order");
+        drops = Position.inOrder(drops);
+        order = List.copyOf(order);
     }
 
     /** {@return the strings that sink audibly, each with its drop, the one that sinks most first} */
@@ -60,18 +60,12 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
             Coupling coupling,
             Position raised) {
         requireFinite("tensionsN", tensionsN);
-        Map<Position, TunedString> on = new EnumMap<>(Position.class);
-        Map<Position, Double> nowN = new EnumMap<>(Position.class);
-        strings.forEach((position, string) -> {
-            double tensionN = tensionsN.getOrDefault(position, 0.0);
-            if (tensionN > 0 || position == raised) {
-                on.put(position, TunedString.of(position, setUp.elasticity(string)));
-                nowN.put(position, tensionN);
-            }
-        });
+        Map<Position, TunedString> on = tuned(setUp, strings, tensionsN, raised);
         if (on.isEmpty()) {
             return Optional.empty();
         }
+        Map<Position, Double> nowN = new EnumMap<>(Position.class);
+        on.keySet().forEach(position -> nowN.put(position, tensionsN.getOrDefault(position, 0.0)));
         TuningRounds rounds = new TuningRounds(on.values(), coupling);
         TuningRounds.Rounds best = rounds.best(nowN, TuningRounds.TOLERANCE_CENTS);
         Optional<Position> next = raised != null
@@ -85,5 +79,40 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
             drops.keySet().removeIf(other -> nowN.get(other) < SOUNDS * setUp.tensionN(strings.get(other)));
             return new NextRound(position, drops, best.count(), best.order());
         });
+    }
+
+    /**
+     * How far the others sink when one string is brought to pitch, whether anybody listens to them or not.
+     *
+     * @param setUp the instrument
+     * @param strings the strings on it, at pitch or on their way
+     * @param tensionsN present tension of each string, in N; one that carries nothing is left out
+     * @param coupling how much the instrument gives
+     * @param raised the string that is brought up
+     * @return for each other string that carries something the change of its pitch; negative for a drop
+     * @throws IllegalArgumentException when the string that is brought up is not among the strings
+     */
+    public static Map<Position, Cents> sinkings(
+            SetUp setUp,
+            Map<Position, StringSpec> strings,
+            Map<Position, Double> tensionsN,
+            Coupling coupling,
+            Position raised) {
+        requireFinite("tensionsN", tensionsN);
+        requireNonNull(raised, "raised");
+        return Position.inOrder(
+                new TuningRounds(tuned(setUp, strings, tensionsN, raised).values(), coupling)
+                        .predictedDrops(tensionsN, raised));
+    }
+
+    private static Map<Position, TunedString> tuned(
+            SetUp setUp, Map<Position, StringSpec> strings, Map<Position, Double> tensionsN, Position raised) {
+        Map<Position, TunedString> on = new EnumMap<>(Position.class);
+        strings.forEach((position, string) -> {
+            if (tensionsN.getOrDefault(position, 0.0) > 0 || position == raised) {
+                on.put(position, TunedString.of(position, setUp.elasticity(string)));
+            }
+        });
+        return on;
     }
 }

@@ -1,5 +1,7 @@
 package rosinedpeg.core.settling;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -65,10 +67,9 @@ public final class SettlingFit {
     private RealMatrix covariance;
     private double variance = READING_SPREAD_CENTS * READING_SPREAD_CENTS;
 
-    private SettlingFit(StringCore core) {
-        SettlingForecast forecast = SettlingForecast.usual(core);
-        this.usual = new double[] {Math.log(forecast.totalCents()), Math.log(forecast.tauHours())};
-        this.best = new ArrayRealVector(usual);
+    private SettlingFit(SettlingForecast usual) {
+        this.usual = new double[] {Math.log(usual.totalCents()), Math.log(usual.tauHours())};
+        this.best = new ArrayRealVector(this.usual);
         this.covariance =
                 new DiagonalMatrix(new double[] {SPREAD_LN_TOTAL * SPREAD_LN_TOTAL, SPREAD_LN_TAU * SPREAD_LN_TAU});
     }
@@ -81,9 +82,21 @@ public final class SettlingFit {
      * @return the fit
      */
     public static SettlingFit of(StringCore core, List<SettlingReading> readings) {
-        SettlingFit fit = new SettlingFit(core);
+        return of(SettlingForecast.usual(core), readings);
+    }
+
+    /**
+     * Fits the readings of a string.
+     *
+     * @param usual what such a string usually loses, around which its own loss is looked for
+     * @param readings what was read, in any order; may be empty
+     * @return the fit
+     */
+    public static SettlingFit of(SettlingForecast usual, List<SettlingReading> readings) {
+        requireNonNull(usual, "usual");
+        SettlingFit fit = new SettlingFit(usual);
         for (SettlingReading reading : SettlingReading.inOrder(readings)) {
-            Sinking sinking = fit.judge(reading, SettlingForecast.usual(core).tauHours());
+            Sinking sinking = fit.judge(reading, usual.tauHours());
             fit.sinkings.add(sinking);
             if (sinking.behaviour().cutOut()) {
                 fit.drops.cutBefore(reading);
@@ -127,6 +140,12 @@ public final class SettlingFit {
      * @return hours since it came to pitch
      */
     public Interval steadyAtHours(Steadiness steadiness) {
+        requireNonNull(steadiness, "steadiness");
+        return steadyAtHours(steadiness.toleranceCents(), steadiness.windowHours());
+    }
+
+    /** {@return the same for no more than so many cents, above 0, lost over so many hours, above 0} */
+    public Interval steadyAtHours(double toleranceCents, double windowHours) {
         double[][] weighed = new double[GRID * GRID][];
         double[][] axes = axes();
         double all = 0;
@@ -139,11 +158,12 @@ public final class SettlingFit {
                 double lnTau = clamp(best.getEntry(1) + a * axes[0][1] + b * axes[1][1], MOST_LN_TAU);
                 double weight = Math.exp(logPosterior(lnTotal, lnTau) - atBest);
                 all += weight;
-                weighed[i * GRID + j] = new double[] {forecast(lnTotal, lnTau).steadyAtHours(steadiness), weight};
+                weighed[i * GRID + j] =
+                        new double[] {forecast(lnTotal, lnTau).steadyAtHours(toleranceCents, windowHours), weight};
             }
         }
         Arrays.sort(weighed, Comparator.comparingDouble(point -> point[0]));
-        double hours = forecast().steadyAtHours(steadiness);
+        double hours = forecast().steadyAtHours(toleranceCents, windowHours);
         double low = quantile(weighed, LOW_SHARE * all);
         // Where it may hold from the beginning, nothing lies below that; the whole tenth is left above.
         double high = quantile(weighed, (low == 0 ? HIGH_SHARE - LOW_SHARE : HIGH_SHARE) * all);

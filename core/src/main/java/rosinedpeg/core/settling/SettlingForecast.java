@@ -20,11 +20,16 @@ public record SettlingForecast(double totalCents, double tauHours) {
     /** How stretched the exponential is. */
     static final double BETA = 0.6;
 
-    private static final double FURTHEST_HOURS = 24 * 365;
-    private static final Range TOTAL = new Range(0, 2000, Unit.CENT);
-    private static final Range TAU = new Range(0.1, 1000, Unit.HOUR);
-    private static final Range TIME = new Range(0, 1e6, Unit.HOUR);
-    private static final Range TOLERANCE = new Range(0.01, 1000, Unit.CENT);
+    /** Nothing is foretold beyond a year. */
+    public static final double FURTHEST_HOURS = 24 * 365;
+    /** Allowed losses. */
+    public static final Range TOTAL = new Range(0, 2000, Unit.CENT);
+    /** Allowed times. */
+    public static final Range TAU = new Range(0.1, 1000, Unit.HOUR);
+    /** Allowed hours since it came to pitch. */
+    public static final Range TIME = new Range(0, 1e6, Unit.HOUR);
+    /** Allowed tolerances. */
+    public static final Range TOLERANCE = new Range(0.01, 1000, Unit.CENT);
 
     /**
      * Checks the figures.

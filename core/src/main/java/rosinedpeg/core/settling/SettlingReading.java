@@ -47,7 +47,8 @@ public record SettlingReading(double hours, double cents, boolean retuned) {
         return List.copyOf(losses);
     }
 
-    static List<SettlingReading> inOrder(List<SettlingReading> readings) {
+    /** {@return readings in the order of their hours} */
+    public static List<SettlingReading> inOrder(List<SettlingReading> readings) {
         return readings.stream()
                 .sorted(Comparator.comparingDouble(SettlingReading::hours))
                 .toList();

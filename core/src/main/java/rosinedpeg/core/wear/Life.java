@@ -18,8 +18,10 @@ import rosinedpeg.core.strings.Winding;
  */
 public record Life(double hours, double months) {
 
-    private static final Range HOURS = new Range(10, 10_000, Unit.HOUR);
-    private static final Range MONTHS = new Range(1, 240, Unit.MONTH);
+    /** Allowed hours. */
+    public static final Range HOURS = new Range(10, 10_000, Unit.HOUR);
+    /** Allowed months. */
+    public static final Range MONTHS = new Range(1, 240, Unit.MONTH);
 
     /**
      * Checks the figures.

@@ -24,9 +24,11 @@ public record Wear(double hours, double months, double signs, Life life) {
     private static final double NEARLY_SPENT = 0.9;
     private static final double WEEKS_PER_MONTH = 52 / 12.0;
     private static final Range HOURS = new Range(0, 100_000, Unit.HOUR);
+
     private static final Range MONTHS = new Range(0, 1200, Unit.MONTH);
     private static final Range SIGNS = new Range(0, 10, Unit.SHARE);
-    private static final Range HOURS_PER_WEEK = new Range(0, 168, Unit.HOUR_PER_WEEK);
+    /** How much an instrument can be played. */
+    public static final Range HOURS_PER_WEEK = new Range(0, 168, Unit.HOUR_PER_WEEK);
 
     /**
      * Checks the figures.
@@ -52,11 +54,17 @@ public record Wear(double hours, double months, double signs, Life life) {
      * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range
      */
     public static Wear after(double hoursBefore, double ageHours, double hoursPerWeek, Set<WearSign> signs, Life life) {
+        return after(hoursBefore, ageHours, hoursPerWeek, shareOf(signs), life);
+    }
+
+    /** {@return the same, with the share of a life that its signs stand for; no more than 10 of it counts} */
+    public static Wear after(double hoursBefore, double ageHours, double hoursPerWeek, double signsShare, Life life) {
         HOURS_PER_WEEK.require("hoursPerWeek", hoursPerWeek);
         requireFinite("ageHours", ageHours);
         requireFinite("hoursBefore", hoursBefore);
+        requireFinite("signsShare", signsShare);
         double played = hoursBefore + ageHours / HOURS_IN_A_WEEK * hoursPerWeek;
-        return new Wear(played, ageHours / HOURS_PER_MONTH, Math.min(SIGNS.high(), shareOf(signs)), life);
+        return new Wear(played, ageHours / HOURS_PER_MONTH, Math.min(SIGNS.high(), signsShare), life);
     }
 
     /** {@return how worn a string is shown: one that nobody knows the age of as nearly spent} */

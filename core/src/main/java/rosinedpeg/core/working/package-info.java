@@ -1,6 +1,6 @@
 /**
  * How a figure came about: which numbers went into it, where each is known from, and which of them moves it most. Begin with
- * {@link rosinedpeg.core.working.Worked}, the figures that can be asked, and {@link rosinedpeg.core.working.Working}, the
- * answer.
+ * {@link rosinedpeg.core.working.Working}, the answer, and {@link rosinedpeg.core.working.InstrumentFigure}, the figures of an
+ * instrument that can be asked; those of wear, settling, tuning and time stand beside it, each with its grounds.
  */
 package rosinedpeg.core.working;

@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
@@ -42,11 +43,16 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.NextRound;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingChoice;
-import rosinedpeg.core.working.Inputs;
-import rosinedpeg.core.working.Worked;
+import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.InstrumentGrounds;
+import rosinedpeg.core.working.TuningFigure;
+import rosinedpeg.core.working.TuningGrounds;
+import rosinedpeg.core.working.Working;
 import rosinedpeg.web.bench.Benches.Taken;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
@@ -59,9 +65,11 @@ import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.WorkingView;
 import rosinedpeg.web.listen.Tuner;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Wording;
 
 /** Leads a run. Every button is a form of its own, so that it works without scripts too. */
@@ -79,6 +87,7 @@ class BenchController {
     private final Aftercare aftercare;
     private final Inspections inspections;
     private final StringKinds kinds;
+    private final WorkingView workings;
     private final Tuner tuner;
     private final Clock clock;
 
@@ -88,6 +97,7 @@ class BenchController {
             Aftercare aftercare,
             Inspections inspections,
             StringKinds kinds,
+            WorkingView workings,
             Tuner tuner,
             Clock clock) {
         this.benches = benches;
@@ -95,6 +105,7 @@ class BenchController {
         this.aftercare = aftercare;
         this.inspections = inspections;
         this.kinds = kinds;
+        this.workings = workings;
         this.tuner = tuner;
         this.clock = clock;
     }
@@ -302,17 +313,24 @@ class BenchController {
 
     /**
      * Which of the step's figures can show how they came about. One that was worked out of more than the instrument, its strings
-     * and how they are wound, as after a string was trimmed, is left as it stands.
+     * and how they are wound is left as it stands.
      */
     private void workings(Run run, Step step, Instrument instrument, Model model) {
-        Map<StepFigure, Worked> workings = new EnumMap<>(StepFigure.class);
+        Map<StepFigure, InstrumentFigure> workings = new EnumMap<>(StepFigure.class);
         model.addAttribute("workings", workings);
         if (step == null || step.figures().isEmpty()) {
             return;
         }
         ChangePlan plan = run.state().plan();
-        Inputs inputs = Inputs.of(plan.setUp(), instrument.specs()).sticking(instrument.stuck());
+        InstrumentGrounds grounds =
+                InstrumentGrounds.of(plan.setUp(), instrument.specs()).sticking(instrument.stuck());
+        Figure raisedTo = step.figures().get(StepFigure.TENSION_SHARE);
+        if (raisedTo != null) {
+            grounds = grounds.raisedTo(raisedTo.value());
+            model.addAttribute("raisedTo", raisedTo.value());
+        }
         Position position = step.position();
+        InstrumentGrounds trimmed = grounds;
         if (position != null) {
             StringSpec string =
                     strings(run, instrument, run.replacements().keySet()).get(position);
@@ -320,17 +338,27 @@ class BenchController {
                 return;
             }
             WindingChoice winding = plan.windingOf(position);
-            inputs = inputs.about(string, winding);
+            grounds = grounds.about(string, winding);
+            double trimMm = WindingPlan.of(plan.setUp(), string, winding).trimMm();
+            trimmed = grounds.about(string.shortenedBy(trimMm), winding);
             model.addAttribute("winding", winding);
             model.addAttribute("kindOn", run.replacements().get(position));
         }
+        Set<StepFigure> ofTrimmed = EnumSet.noneOf(StepFigure.class);
+        model.addAttribute("ofTrimmed", ofTrimmed);
         for (Map.Entry<StepFigure, Figure> shown : step.figures().entrySet()) {
-            Worked worked = Worked.of(shown.getKey()).orElse(null);
-            if (worked != null
-                    && Math.abs(worked.value(inputs) - shown.getValue().value()) < SAME) {
+            InstrumentFigure worked = InstrumentFigure.of(step.kind(), shown.getKey());
+            if (is(shown.getValue(), worked, grounds)) {
                 workings.put(shown.getKey(), worked);
+            } else if (is(shown.getValue(), worked, trimmed)) {
+                workings.put(shown.getKey(), worked);
+                ofTrimmed.add(shown.getKey());
             }
         }
+    }
+
+    private static boolean is(Figure shown, InstrumentFigure worked, InstrumentGrounds grounds) {
+        return Math.abs(worked.value(grounds) - shown.value()) < SAME;
     }
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
@@ -375,6 +403,14 @@ class BenchController {
         if (step == null || !step.readings().contains(Reading.PITCH)) {
             return null;
         }
+        Tuned tuned = tuned(run, step, instrument);
+        return tuned.grounds()
+                .next()
+                .map(next -> new Round(next, tuned.learnedFrom()))
+                .orElse(null);
+    }
+
+    private Tuned tuned(Run run, Step step, Instrument instrument) {
         BenchState state = run.state();
         Set<Position> replaced = EnumSet.noneOf(Position.class);
         replaced.addAll(state.changed());
@@ -382,14 +418,46 @@ class BenchController {
         if (raised != null && run.replacements().containsKey(raised)) {
             replaced.add(raised);
         }
+        SetUp setUp = state.plan().setUp();
         Map<Position, StringSpec> specs = strings(run, instrument, replaced);
-        Evidence evidence = Coupling.add(
-                instrument.coupling(), Learned.sinkings(state.plan().setUp(), specs, run.events()));
-        Coupling coupling = Coupling.learned(evidence)
-                .orElse(Coupling.usual(instrument.setUp().family()));
-        return NextRound.of(state.plan().setUp(), specs, state.tensionsN(), coupling, raised)
-                .map(next -> new Round(next, evidence.readings()))
-                .orElse(null);
+        Evidence evidence = Coupling.add(instrument.coupling(), Learned.sinkings(setUp, specs, run.events()));
+        return new Tuned(
+                new TuningGrounds(
+                        setUp,
+                        specs,
+                        state.tensionsN(),
+                        Coupling.figure(setUp.family(), evidence),
+                        Optional.ofNullable(raised),
+                        Optional.empty()),
+                evidence.readings());
+    }
+
+    /**
+     * What tuning at a step rests on.
+     *
+     * @param grounds that
+     * @param learnedFrom from how many readings the instrument's give is known
+     */
+    private record Tuned(TuningGrounds grounds, int learnedFrom) {}
+
+    /**
+     * Shows how a figure of the tuning that is going on came about.
+     *
+     * @param string whose sinking is asked about, null where none is
+     */
+    @GetMapping("/bench/{id}/working/{worked}")
+    String working(
+            @PathVariable UUID id,
+            @PathVariable TuningFigure worked,
+            @RequestParam(required = false) Position string,
+            Model model,
+            HttpServletRequest request) {
+        Run run = benches.get(id);
+        Step step = run.state().now().orElseThrow(() -> new NotFoundException("tuning in the finished run " + id));
+        TuningGrounds grounds =
+                tuned(run, step, instruments.get(run.instrumentId())).grounds();
+        return workings.show(
+                run.instrumentId(), string, () -> Working.of(worked, grounds.about(string)), model, request);
     }
 
     /**

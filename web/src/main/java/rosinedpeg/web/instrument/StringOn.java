@@ -14,6 +14,7 @@ import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
+import rosinedpeg.core.working.WearGrounds;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawing.Strands;
 
@@ -24,9 +25,8 @@ import rosinedpeg.web.drawing.Strands;
  * @param position where it is
  * @param kind what it is
  * @param fittedAt since when; empty when nobody knows
- * @param hours played on it, reckoned from the hours a week the instrument is played
  * @param signs what was seen or heard
- * @param wear how far it is used up; nothing but the signs when its age is unknown
+ * @param wornBy what its wear rests on; nothing but the signs when its age is unknown
  * @param state what that asks for
  * @param monthsLeft until it is due; 0 when it is due or its age is unknown
  */
@@ -35,9 +35,8 @@ public record StringOn(
         Position position,
         StringKind kind,
         Optional<Instant> fittedAt,
-        double hours,
         Set<WearSign> signs,
-        Wear wear,
+        WearGrounds wornBy,
         WearState state,
         double monthsLeft) {
 
@@ -47,7 +46,9 @@ public record StringOn(
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
-        Wear wear = Wear.after(fitted.hoursBefore(), ageHours, hoursPerWeek, fitted.signs(), life);
+        WearGrounds wornBy = new WearGrounds(
+                fitted.hoursBefore(), ageHours, hoursPerWeek, Wear.shareOf(fitted.signs()), life, demand.threshold());
+        Wear wear = wornBy.wear();
         double monthsLeft = since == null ? 0 : Math.max(0, wear.monthsLeft(demand.threshold(), hoursPerWeek));
         WearState state =
                 WearState.of(Optional.ofNullable(since).map(known -> wear), fitted.signs(), demand, hoursPerWeek);
@@ -56,11 +57,20 @@ public record StringOn(
                 fitted.position(),
                 kind,
                 Optional.ofNullable(since),
-                wear.hours(),
                 fitted.signs(),
-                wear,
+                wornBy,
                 state,
                 monthsLeft);
+    }
+
+    /** {@return how far it is used up} */
+    public Wear wear() {
+        return wornBy.wear();
+    }
+
+    /** {@return hours played on it, reckoned from the hours a week the instrument is played} */
+    public double hours() {
+        return wear().hours();
     }
 
     /** {@return the one of some strings that most wants changing} */
@@ -77,7 +87,7 @@ public record StringOn(
 
     /** {@return how it is drawn; a string of unknown age as one that is nearly spent} */
     public Strands.Strand strand(String drawnAs) {
-        double worn = wear.shown(fittedAt.isPresent());
+        double worn = wear().shown(fittedAt.isPresent());
         return new Strands.Strand(
                 kind.spec().diameterMm(), drawnAs.equals("off") ? 0 : worn, fittedId.getMostSignificantBits(), drawnAs);
     }

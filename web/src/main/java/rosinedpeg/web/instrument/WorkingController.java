@@ -1,9 +1,7 @@
 package rosinedpeg.web.instrument;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.time.LocalDate;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,6 +10,7 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -22,12 +21,15 @@ import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingChoice;
-import rosinedpeg.core.working.Inputs;
-import rosinedpeg.core.working.Worked;
+import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.InstrumentGrounds;
+import rosinedpeg.core.working.TimeFigure;
+import rosinedpeg.core.working.TimeGrounds;
+import rosinedpeg.core.working.WearFigure;
 import rosinedpeg.core.working.Working;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
-import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** How a figure of an instrument came about: in place where scripts run, on a page of its own otherwise. */
@@ -36,46 +38,72 @@ class WorkingController {
 
     private final Instruments instruments;
     private final StringKinds kinds;
+    private final WorkingView view;
 
-    WorkingController(Instruments instruments, StringKinds kinds) {
+    WorkingController(Instruments instruments, StringKinds kinds, WorkingView view) {
         this.instruments = instruments;
         this.kinds = kinds;
+        this.view = view;
     }
 
     /**
-     * Shows the working of one figure.
+     * Shows the working of a figure of the instrument or of one of its strings.
      *
      * @param worked which figure
      * @param asked what it is asked about: a string, another kind of string, how it is wound, what each string carries
      */
     @GetMapping("/instruments/{id}/working/{worked}")
-    String show(
-            @PathVariable UUID id, @PathVariable Worked worked, Asked asked, Model model, HttpServletRequest request) {
+    String ofInstrument(
+            @PathVariable UUID id,
+            @PathVariable InstrumentFigure worked,
+            Asked asked,
+            Model model,
+            HttpServletRequest request) {
         Instrument instrument = instruments.get(id);
-        Working working;
-        try {
-            working = Working.of(worked, inputs(instrument, asked));
-        } catch (IllegalArgumentException notAskedSo) {
-            throw new NotFoundException("working of " + worked + " of " + id);
-        }
-        Map<Measurable, LocalDate> measuredOn = new LinkedHashMap<>();
-        instruments
-                .history(id)
-                .forEach((measurable, measured) ->
-                        measuredOn.put(measurable, measured.get(0).on()));
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("working", working);
-        model.addAttribute("string", asked.string());
-        model.addAttribute("measuredOn", measuredOn);
-        model.addAttribute("nudge", Working.NUDGE);
-        return Htmx.asks(request) ? "instrument/working :: working" : "instrument/working";
+        return view.show(id, asked.string(), () -> Working.of(worked, grounds(instrument, asked)), model, request);
     }
 
-    private Inputs inputs(Instrument instrument, Asked asked) {
+    /** Shows how the wear of a string that is on came about. */
+    @GetMapping("/instruments/{id}/strings/{position}/working/{worked}")
+    String ofWear(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @PathVariable WearFigure worked,
+            Model model,
+            HttpServletRequest request) {
+        StringOn string = instruments
+                .get(id)
+                .string(position)
+                .filter(on -> on.fittedAt().isPresent())
+                .orElseThrow(() -> new NotFoundException("string " + position + " of known age on " + id));
+        return view.show(id, position, () -> Working.of(worked, string.wornBy()), model, request);
+    }
+
+    /**
+     * Shows what the usual time of some work is made of.
+     *
+     * @param forAll minutes of steps that are no string's own
+     * @param each minutes of the steps of each string, I first
+     */
+    @GetMapping("/instruments/{id}/time/{worked}")
+    String ofTime(
+            @PathVariable UUID id,
+            @PathVariable TimeFigure worked,
+            @RequestParam double forAll,
+            @RequestParam List<Double> each,
+            Model model,
+            HttpServletRequest request) {
+        List<Position> positions = instruments.get(id).setUp().positions();
+        return view.show(
+                id, null, () -> Working.of(worked, new TimeGrounds(forAll, ofEach(positions, each))), model, request);
+    }
+
+    private InstrumentGrounds grounds(Instrument instrument, Asked asked) {
         SetUp setUp = asked.gap() == null
                 ? instrument.setUp()
                 : instrument.setUp().measured(Map.of(Measurable.of(Quantity.BRIDGE_GAP), asked.gap()));
-        Inputs inputs = Inputs.of(setUp, instrument.specs()).sticking(instrument.stuck());
+        InstrumentGrounds grounds =
+                InstrumentGrounds.of(setUp, instrument.specs()).sticking(instrument.stuck());
         Optional<StringSpec> string = asked.kind() == null
                 ? Optional.ofNullable(asked.string())
                         .flatMap(instrument::string)
@@ -85,16 +113,16 @@ class WorkingController {
                         .map(StringKind::spec)
                         .findFirst();
         if (asked.string() != null && setUp.positions().contains(asked.string())) {
-            inputs = inputs.at(asked.string());
+            grounds = grounds.at(asked.string());
         }
         if (string.isPresent()) {
-            inputs = inputs.about(string.get(), asked.choice());
+            grounds = grounds.about(asked.wound(setUp, string.get()), asked.choice());
         }
         if (asked.carries() != null) {
             List<Position> positions = setUp.positions();
-            inputs = inputs.carrying(ofEach(positions, asked.carries()), ofEach(positions, asked.whole()));
+            grounds = grounds.carrying(ofEach(positions, asked.carries()), ofEach(positions, asked.whole()));
         }
-        return inputs;
+        return asked.raisedTo() == null ? grounds : grounds.raisedTo(asked.raisedTo());
     }
 
     private static Map<Position, Double> ofEach(List<Position> positions, List<Double> valuesN) {
@@ -118,6 +146,8 @@ class WorkingController {
      * @param carries what each string carries in N, I first; all at pitch when null
      * @param whole what each string carries at pitch in N, I first; needed with what they carry
      * @param gap the bridge's gap as it was read just now, in mm; as measured last when null
+     * @param trimmed whether its tip was cut to length, where it is; not when null
+     * @param raisedTo to what share of its tension a string is raised; all of it when null
      */
     record Asked(
             Position string,
@@ -128,7 +158,16 @@ class WorkingController {
             Boolean farSide,
             List<Double> carries,
             List<Double> whole,
-            Double gap) {
+            Double gap,
+            Boolean trimmed,
+            Double raisedTo) {
+
+        /** {@return the string as it is wound: cut to length where it was} */
+        StringSpec wound(SetUp setUp, StringSpec whole) {
+            return Boolean.TRUE.equals(trimmed)
+                    ? whole.shortenedBy(WindingPlan.of(setUp, whole, choice()).trimMm())
+                    : whole;
+        }
 
         WindingChoice choice() {
             return new WindingChoice(

@@ -86,7 +86,7 @@ public class Say {
 
     /** {@return a figure with its unit, with as many decimals as it is worth: 3.4 turns, 0.12°, 61 %} */
     public String figure(Figure figure) {
-        int decimals = Math.abs(figure.value()) < 1 ? 2 : 1;
+        int decimals = figure.unit() == Unit.MILLIMETRE_PER_NEWTON ? 4 : Math.abs(figure.value()) < 1 ? 2 : 1;
         return figure.unit() == Unit.SHARE
                 ? share(figure.value())
                 : in(figure.unit(), number(figure.value(), decimals));

@@ -4,12 +4,16 @@ import java.time.Clock;
 import java.time.ZoneId;
 import java.util.Comparator;
 import java.util.List;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearState;
+import rosinedpeg.core.working.SettlingFigure;
+import rosinedpeg.core.working.WearFigure;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.instrument.WorkingAddresses;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 import rosinedpeg.web.settling.SettlingString;
@@ -20,11 +24,13 @@ class RackWords {
 
     private final Words words;
     private final Say say;
+    private final WorkingAddresses workings;
     private final Clock clock;
 
-    RackWords(Words words, Say say, Clock clock) {
+    RackWords(Words words, Say say, WorkingAddresses workings, Clock clock) {
         this.words = words;
         this.say = say;
+        this.workings = workings;
         this.clock = clock;
     }
 
@@ -78,28 +84,56 @@ class RackWords {
                         key,
                         words.say("demand." + row.instrument().demand()),
                         Say.percent(row.instrument().demand().threshold()));
-            case SETTLING ->
-                words.say(
-                        key,
-                        say.dayAndTime(
-                                row.settling().stream()
-                                        .map(s -> s.steadyAt(Steadiness.CONCERT))
-                                        .max(Comparator.naturalOrder())
-                                        .orElseThrow(),
-                                zone));
+            case SETTLING -> words.say(key, say.dayAndTime(lastSteady(row).steadyAt(Steadiness.CONCERT), zone));
             case SOON ->
                 words.say(
                         key,
                         say.day(string.dueAt(clock.instant()), zone),
                         Say.number(row.instrument().hoursPerWeek(), 1));
             case GOOD -> {
-                StringOn next = row.instrument().strings().stream()
-                        .min(Comparator.comparingDouble(StringOn::monthsLeft))
-                        .orElseThrow();
+                StringOn next = nextDue(row);
                 yield words.say(key, next.position(), say.day(next.dueAt(clock.instant()), zone));
             }
             case CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> words.say(key);
         };
+    }
+
+    /** {@return where the working of that figure is shown; null where it rests on none} */
+    public String working(RackRow row) {
+        UUID id = row.instrument().id();
+        return switch (row.need()) {
+            case ON_BENCH ->
+                workings.treble(
+                        id,
+                        row.run().state().tensionsN(),
+                        row.run().state().plan().tensionsBeforeN());
+            case DUE ->
+                workings.wear(
+                        id,
+                        inState(row, WearState.DUE).stream()
+                                .min(Comparator.comparingDouble(s -> s.wear().worn()))
+                                .orElseThrow()
+                                .position(),
+                        WearFigure.WORN);
+            case SOON -> workings.wear(id, row.string().position(), WearFigure.MONTHS_LEFT);
+            case GOOD -> workings.wear(id, nextDue(row).position(), WearFigure.MONTHS_LEFT);
+            case SETTLING ->
+                "/settling/" + lastSteady(row).fittedId() + "/working/" + SettlingFigure.STEADY_AT + "?holds="
+                        + Steadiness.CONCERT;
+            case REFERRED, CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> null;
+        };
+    }
+
+    private static StringOn nextDue(RackRow row) {
+        return row.instrument().strings().stream()
+                .min(Comparator.comparingDouble(StringOn::monthsLeft))
+                .orElseThrow();
+    }
+
+    private static SettlingString lastSteady(RackRow row) {
+        return row.settling().stream()
+                .max(Comparator.comparing(string -> string.steadyAt(Steadiness.CONCERT)))
+                .orElseThrow();
     }
 
     /** {@return the strings that want changing, for the button} */

@@ -16,9 +16,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.working.SettlingFigure;
+import rosinedpeg.core.working.SettlingGrounds;
+import rosinedpeg.core.working.Working;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.WorkingView;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
@@ -34,13 +38,16 @@ class SettlingController {
     private final Settlings settlings;
     private final Instruments instruments;
     private final Diary diary;
+    private final WorkingView workings;
     private final Say say;
     private final Clock clock;
 
-    SettlingController(Settlings settlings, Instruments instruments, Diary diary, Say say, Clock clock) {
+    SettlingController(
+            Settlings settlings, Instruments instruments, Diary diary, WorkingView workings, Say say, Clock clock) {
         this.settlings = settlings;
         this.instruments = instruments;
         this.diary = diary;
+        this.workings = workings;
         this.say = say;
         this.clock = clock;
     }
@@ -96,6 +103,31 @@ class SettlingController {
         settlings.read(fittedId, press(form), moment, cents.getAsDouble(), form.isRetuned());
         redirect.addFlashAttribute("notice", "settling.read");
         return "redirect:/settling/" + fittedId;
+    }
+
+    /**
+     * Shows how a figure of a settling string came about.
+     *
+     * @param holds for what it is to hold; a rehearsal when nothing is said
+     * @param reading which reading is asked about, from 1; 0 for none
+     */
+    @GetMapping("/settling/{fittedId}/working/{worked}")
+    String working(
+            @PathVariable UUID fittedId,
+            @PathVariable SettlingFigure worked,
+            @RequestParam(defaultValue = "REHEARSAL") Steadiness holds,
+            @RequestParam(defaultValue = "0") int reading,
+            Model model,
+            HttpServletRequest request) {
+        SettlingString string = settlings.get(fittedId);
+        SettlingGrounds grounds = string.grounds(holds, clock.instant());
+        model.addAttribute("fitted", fittedId);
+        return workings.show(
+                string.instrument().id(),
+                string.position(),
+                () -> Working.of(worked, reading == 0 ? grounds : grounds.atReading(reading)),
+                model,
+                request);
     }
 
     private static UUID press(ReadingForm form) {

@@ -8,9 +8,11 @@ import java.util.UUID;
 import rosinedpeg.core.settling.Behaviour;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
+import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.settling.Sinking;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 
@@ -25,6 +27,23 @@ import rosinedpeg.web.instrument.StringOn;
  */
 public record SettlingString(
         Standing instrument, StringOn string, Instant fittedAt, SettlingFit fit, List<Reading> readings) {
+
+    /**
+     * What its settling rests on.
+     *
+     * @param steadiness how well it is to hold
+     * @param now the moment that is asked about
+     * @return the grounds of its figures
+     */
+    SettlingGrounds grounds(Steadiness steadiness, Instant now) {
+        return SettlingGrounds.of(
+                SettlingForecast.usual(string.kind().spec().core()),
+                readings.stream()
+                        .map(one -> new SettlingReading(one.hours(), one.cents(), one.retuned()))
+                        .toList(),
+                hoursAt(now),
+                steadiness);
+    }
 
     /** {@return what it is expected to lose} */
     public SettlingForecast forecast() {

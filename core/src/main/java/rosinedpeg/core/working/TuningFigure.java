@@ -1,0 +1,31 @@
+package rosinedpeg.core.working;
+
+import java.util.function.ToDoubleFunction;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.rounds.NextRound;
+
+/** The figures of strings that are being tuned. */
+public enum TuningFigure implements Workable<TuningGrounds> {
+    /** How far a string sinks when another is brought to pitch; below 0 for a drop. */
+    SINKS_BY(Unit.CENT, TuningGrounds::sinksByCents),
+    /** How often it will have to be gone round before every string is in tune. */
+    ROUNDS(Unit.RATIO, on -> on.next().map(NextRound::rounds).orElse(0));
+
+    private final Unit unit;
+    private final ToDoubleFunction<TuningGrounds> value;
+
+    TuningFigure(Unit unit, ToDoubleFunction<TuningGrounds> value) {
+        this.unit = unit;
+        this.value = value;
+    }
+
+    @Override
+    public Unit unit() {
+        return unit;
+    }
+
+    @Override
+    public double value(TuningGrounds grounds) {
+        return value.applyAsDouble(grounds);
+    }
+}

@@ -1,0 +1,30 @@
+package rosinedpeg.core.working;
+
+import java.util.function.ToDoubleFunction;
+import rosinedpeg.core.figure.Unit;
+
+/** The figures of a used string. */
+public enum WearFigure implements Workable<WearGrounds> {
+    HOURS_PLAYED(Unit.HOUR, on -> on.wear().hours()),
+    WORN(Unit.SHARE, on -> on.wear().worn()),
+    /** Until it is due; below 0 when it is over. */
+    MONTHS_LEFT(Unit.MONTH, on -> on.wear().monthsLeft(on.demandShare(), on.hoursPerWeek()));
+
+    private final Unit unit;
+    private final ToDoubleFunction<WearGrounds> value;
+
+    WearFigure(Unit unit, ToDoubleFunction<WearGrounds> value) {
+        this.unit = unit;
+        this.value = value;
+    }
+
+    @Override
+    public Unit unit() {
+        return unit;
+    }
+
+    @Override
+    public double value(WearGrounds grounds) {
+        return value.applyAsDouble(grounds);
+    }
+}

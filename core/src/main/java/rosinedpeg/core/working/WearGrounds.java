@@ -1,0 +1,88 @@
+package rosinedpeg.core.working;
+
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
+import java.util.List;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.Wear;
+
+/**
+ * What the wear of a string rests on.
+ *
+ * @param hoursBefore played on it before it went on, 0 h or more
+ * @param ageHours since it went on, 0 h or more
+ * @param hoursPerWeek how much the instrument is played, 0 to 168 h a week
+ * @param signsShare share that its signs of wear stand for, 0 or more
+ * @param life how long such a string lasts
+ * @param demandShare the worn share at which it is changed
+ */
+public record WearGrounds(
+        double hoursBefore, double ageHours, double hoursPerWeek, double signsShare, Life life, double demandShare)
+        implements Grounds<WearGrounds> {
+
+    /**
+     * Checks the figures.
+     *
+     * @throws rosinedpeg.core.figure.OutOfRangeException when one is outside its range
+     */
+    public WearGrounds {
+        requireNonNull(life, "life");
+        requireFinite("demandShare", demandShare);
+        Wear.after(hoursBefore, ageHours, hoursPerWeek, signsShare, life).monthsLeft(demandShare, hoursPerWeek);
+    }
+
+    /** {@return how far the string is used up} */
+    public Wear wear() {
+        return Wear.after(hoursBefore, ageHours, hoursPerWeek, signsShare, life);
+    }
+
+    /** {@inheritDoc} */
+    @Override
+    public List<Ingredient<WearGrounds>> ingredients() {
+        return List.of(
+                Ingredient.unbounded(
+                        What.Other.of(What.Part.HOURS_BEFORE),
+                        Figure.measured(hoursBefore, Unit.HOUR),
+                        value -> new WearGrounds(value, ageHours, hoursPerWeek, signsShare, life, demandShare)),
+                Ingredient.unbounded(
+                        What.Other.of(What.Part.AGE),
+                        Figure.measured(ageHours / Wear.HOURS_PER_MONTH, Unit.MONTH),
+                        value -> new WearGrounds(
+                                hoursBefore,
+                                value * Wear.HOURS_PER_MONTH,
+                                hoursPerWeek,
+                                signsShare,
+                                life,
+                                demandShare)),
+                Ingredient.of(
+                        What.Other.of(What.Part.HOURS_PER_WEEK),
+                        Figure.measured(hoursPerWeek, Unit.HOUR_PER_WEEK),
+                        Wear.HOURS_PER_WEEK,
+                        value -> new WearGrounds(hoursBefore, ageHours, value, signsShare, life, demandShare)),
+                Ingredient.unbounded(
+                        What.Other.of(What.Part.SIGNS_OF_WEAR),
+                        Figure.byDefault(signsShare, Unit.SHARE),
+                        value -> new WearGrounds(hoursBefore, ageHours, hoursPerWeek, value, life, demandShare)),
+                Ingredient.of(
+                        What.Other.of(What.Part.LIFE_HOURS),
+                        Figure.byDefault(life.hours(), Unit.HOUR),
+                        Life.HOURS,
+                        value -> withLife(new Life(value, life.months()))),
+                Ingredient.of(
+                        What.Other.of(What.Part.LIFE_MONTHS),
+                        Figure.byDefault(life.months(), Unit.MONTH),
+                        Life.MONTHS,
+                        value -> withLife(new Life(life.hours(), value))),
+                Ingredient.unbounded(
+                        What.Other.of(What.Part.DEMAND),
+                        Figure.byDefault(demandShare, Unit.SHARE),
+                        value -> new WearGrounds(hoursBefore, ageHours, hoursPerWeek, signsShare, life, value)));
+    }
+
+    private WearGrounds withLife(Life other) {
+        return new WearGrounds(hoursBefore, ageHours, hoursPerWeek, signsShare, other, demandShare);
+    }
+}
