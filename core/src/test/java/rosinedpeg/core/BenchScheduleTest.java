@@ -14,6 +14,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import rosinedpeg.core.dates.BenchJob;
 import rosinedpeg.core.dates.BenchSchedule;
 
@@ -81,6 +83,38 @@ class BenchScheduleTest {
         assertThatThrownBy(() -> BenchSchedule.of(List.of(job("a", 10, 0, 1), job("a", 20, 0, 1)), days(60)))
                 .hasMessageContaining("a name of its own");
         assertThatThrownBy(() -> BenchSchedule.of(List.of(), days(-1))).hasMessageContaining("-1 min");
+    }
+
+    /** Full weeks, to be compared when the way they are packed is changed: what is on each day, and what is left. */
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            1 | 12 | 4 | KIDC 3, AH 16, JL 22, EFB 37, G undone, the best
+            2 | 18 | 5 | AM 54, C 28, GIH 0, JRO 19, BDPE 9, FKLNQ undone, the best
+            3 | 24 | 6 | JF 17, BLU 26, TSM 10, KXA 0, POG 4, CV 13, DEHINQRW undone, the best
+            4 | 26 | 6 | TD 34, GQ 17, XL 10, UWCH 3, YN 18, MPZF 7, ABEIJKORSV undone
+            5 | 22 | 4 | UHGR 7, LAE 3, MIDC 2, JBPTF 5, KNOQSV undone, the best
+            6 | 26 | 8 | BHXQ 6, LWJI 27, AM 21, RN 7, TP 11, SE 9, ZVD 43, GYC 19, FKOU undone
+            7 | 16 | 3 | CJFK 9, PLDEO 12, HIM 20, ABGN undone, the best
+            8 | 20 | 5 | HG 40, CJQ 1, SM 16, BDOFA 14, PRNI 5, EKLT undone, the best
+            """)
+    void schedulesOnRecord(int seed, int jobs, int days, String expected) {
+        Random random = new Random(seed);
+        int[] minutes = random.ints(days, 60, 140).toArray();
+        List<BenchJob> wanted = new ArrayList<>();
+        for (int i = 0; i < jobs; i++) {
+            int earliest = random.nextInt(days);
+            wanted.add(job("" + (char) ('A' + i), 10 + random.nextInt(50), earliest, earliest + random.nextInt(3)));
+        }
+        BenchSchedule schedule = BenchSchedule.of(wanted, days(minutes));
+        StringBuilder written = new StringBuilder();
+        for (int day = 0; day < days; day++) {
+            LocalDate date = MONDAY.plusDays(day);
+            schedule.days().forEach((one, on) -> written.append(on.equals(date) ? one.name() : ""));
+            written.append(' ').append(schedule.freeMinutes(date, minutes[day])).append(", ");
+        }
+        schedule.undone().forEach(undone -> written.append(undone.job().name()));
+        assertThat(written + (schedule.provenBest() ? " undone, the best" : " undone"))
+                .isEqualTo(expected);
     }
 
     /** Against trying out everything: no schedule does more, every job keeps to its days, no day is overfull. */
