@@ -46,6 +46,8 @@ import rosinedpeg.core.bridge.PictureLine;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pegs.CollarTrend.Collar;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepKind;
@@ -54,6 +56,7 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.working.CollarGrounds;
 import rosinedpeg.core.working.TuningGrounds;
 
 /**
@@ -511,6 +514,9 @@ class ArgumentsTest {
                 Figure.byDefault(0.0015, Unit.MILLIMETRE_PER_NEWTON),
                 Optional.of(Position.II),
                 Optional.of(Position.I)));
+        LocalDate day = LocalDate.of(2026, 9, 1);
+        open.add(new CollarGrounds(
+                List.of(new Collar(day.minusYears(2), 5), new Collar(day, 3)), Optional.of(PegWood.EBONY), day));
         open.add(Examples.request(Schools.USUAL, Set.of(Position.III), Map.of()));
         explore(open);
         for (int round = 0; round < 6; round++) {

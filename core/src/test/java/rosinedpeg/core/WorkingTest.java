@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -17,6 +18,8 @@ import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pegs.CollarTrend.Collar;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
@@ -44,6 +47,8 @@ import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Turns;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.WindingChoice;
+import rosinedpeg.core.working.CollarFigure;
+import rosinedpeg.core.working.CollarGrounds;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.InstrumentGrounds;
 import rosinedpeg.core.working.SettlingFigure;
@@ -323,5 +328,24 @@ class WorkingTest {
                 }
             }
         }
+    }
+
+    @Test
+    void aCollarNamesItsReadingsOrItsWood() {
+        LocalDate today = LocalDate.of(2026, 9, 1);
+        CollarGrounds logged = new CollarGrounds(
+                List.of(new Collar(today.minusYears(2), 5), new Collar(today, 3)), Optional.empty(), today);
+        Working months = Working.of(CollarFigure.MONTHS_TO_WALL, logged);
+        assertThat(months.result().value()).as("2 mm to go at 1 mm a year").isCloseTo(24, within(0.1));
+        assertThat(months.result().origin()).isEqualTo(Origin.MEASURED);
+        assertThat(months.terms()).hasSize(2);
+        Working usual = Working.of(
+                CollarFigure.MOVES_IN,
+                new CollarGrounds(List.of(new Collar(today, 3)), Optional.of(PegWood.BOXWOOD), today));
+        assertThat(usual.result().value())
+                .isEqualTo(PegWood.BOXWOOD.usualMmPerYear().value());
+        assertThat(usual.result().origin()).isEqualTo(Origin.DEFAULT);
+        CollarGrounds nothing = new CollarGrounds(List.of(), Optional.of(PegWood.EBONY), today);
+        assertThatThrownBy(() -> CollarFigure.MONTHS_TO_WALL.value(nothing)).hasMessageContaining("logged is []");
     }
 }

@@ -61,6 +61,7 @@ import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.TimeFigure;
@@ -123,6 +124,7 @@ class WordsTest {
         add(wanted, "peg.treatment.", PegTreatment.values(), "");
         Stream.of(
                         InstrumentFigure.values(),
+                        CollarFigure.values(),
                         WearFigure.values(),
                         SettlingFigure.values(),
                         TuningFigure.values(),

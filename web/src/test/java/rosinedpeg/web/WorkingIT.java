@@ -101,6 +101,7 @@ class WorkingIT extends InBrowser {
         everyFigureOpens(
                 page, page.locator("a.button[href^='/settling/']").first().getAttribute("href"));
         assertThat(page.locator("a[href*='/READ_LOST?']").count()).isPositive();
+        everyFigureOpens(page, "/instruments/" + instrument("Pit 1 violin") + "/pegs");
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -104,7 +104,8 @@ public final class CollarTrend {
      */
     public record Collar(LocalDate on, double distanceMm) {
 
-        private static final Range DISTANCE = new Range(0, 60, Unit.MILLIMETRE);
+        /** Allowed distances. */
+        public static final Range DISTANCE = new Range(0, 60, Unit.MILLIMETRE);
 
         /**
          * Checks the distance.

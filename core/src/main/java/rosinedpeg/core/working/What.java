@@ -91,6 +91,8 @@ public sealed interface What {
         USUAL_TAU(true),
         /** What a string was found at while it settled. */
         SETTLING_READING(true),
+        /** How far a peg's collar stood from the wall. */
+        COLLAR_READING(true),
         HOURS_SINCE_PITCH(false),
         TUNED_AT(false),
         TOLERANCE(false),

@@ -8,6 +8,7 @@ import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.TimeFigure;
 import rosinedpeg.core.working.TimeGrounds;
@@ -27,6 +28,11 @@ public class WorkingAddresses {
     /** {@return the address for a figure of a string that is worn} */
     public String wear(UUID instrument, Position position, WearFigure figure) {
         return "/instruments/" + instrument + "/strings/" + position + "/working/" + figure;
+    }
+
+    /** {@return the address for a figure of a peg that wears its way in} */
+    public String collar(UUID instrument, Position position, CollarFigure figure) {
+        return "/instruments/" + instrument + "/pegs/" + position + "/working/" + figure;
     }
 
     /** {@return the address for the load on the treble foot, with what each string carries of what it carries at pitch} */
@@ -68,6 +74,9 @@ public class WorkingAddresses {
         Position position = finding.concerns().orElse(null);
         if (finding.kind() == FindingKind.STRING_DUE) {
             return wear(instrument, position, WearFigure.WORN);
+        }
+        if (finding.kind() == FindingKind.COLLAR_RUNS_OUT) {
+            return collar(instrument, position, CollarFigure.MONTHS_TO_WALL);
         }
         return InstrumentFigure.behind(finding.kind())
                 .filter(figure -> position != null || figure != InstrumentFigure.LOAD_RISE)

@@ -1,6 +1,7 @@
 package rosinedpeg.web.instrument;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,8 @@ import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.core.working.CollarFigure;
+import rosinedpeg.core.working.CollarGrounds;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.InstrumentGrounds;
 import rosinedpeg.core.working.TimeFigure;
@@ -30,6 +33,7 @@ import rosinedpeg.core.working.WearFigure;
 import rosinedpeg.core.working.Working;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** How a figure of an instrument came about: in place where scripts run, on a page of its own otherwise. */
@@ -39,11 +43,13 @@ class WorkingController {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final WorkingView view;
+    private final Clock clock;
 
-    WorkingController(Instruments instruments, StringKinds kinds, WorkingView view) {
+    WorkingController(Instruments instruments, StringKinds kinds, WorkingView view, Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.view = view;
+        this.clock = clock;
     }
 
     /**
@@ -77,6 +83,22 @@ class WorkingController {
                 .filter(on -> on.fittedAt().isPresent())
                 .orElseThrow(() -> new NotFoundException("string " + position + " of known age on " + id));
         return view.show(id, position, () -> Working.of(worked, string.wornBy()), model, request);
+    }
+
+    /** Shows how the forecast of a wooden peg's collar came about. */
+    @GetMapping("/instruments/{id}/pegs/{position}/working/{worked}")
+    String ofCollar(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @PathVariable CollarFigure worked,
+            Model model,
+            HttpServletRequest request) {
+        Instrument instrument = instruments.get(id);
+        CollarGrounds grounds = new CollarGrounds(
+                instrument.collars().getOrDefault(position, List.of()),
+                instrument.fittings().pegWood(),
+                clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate());
+        return view.show(id, position, () -> Working.of(worked, grounds), model, request);
     }
 
     /**
