@@ -18,6 +18,8 @@ import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.plan.ChangePlan;
@@ -347,5 +349,24 @@ class WorkingTest {
         assertThat(usual.result().origin()).isEqualTo(Origin.DEFAULT);
         CollarGrounds nothing = new CollarGrounds(List.of(), Optional.of(PegWood.EBONY), today);
         assertThatThrownBy(() -> CollarFigure.MONTHS_TO_WALL.value(nothing)).hasMessageContaining("logged is []");
+    }
+
+    /** What a judgement says of its figure, the working says too. */
+    @Test
+    void aJudgementIsAsGoodAsItsFigure() {
+        Map<Position, StringSpec> set = Examples.violinSet();
+        SetUp half = Examples.VIOLIN.measured(
+                Map.of(Measurable.of(Quantity.VIBRATING_LENGTH), 328.0, Measurable.of(Quantity.AFTERLENGTH), 55.0));
+        SetUp whole = half.measured(Map.of(
+                Measurable.of(Quantity.SHAFT_DIAMETER), 7.6, Measurable.of(Quantity.NUT_TO_PEG, Position.III), 60.0));
+        for (SetUp setUp : List.of(Examples.VIOLIN, half, whole)) {
+            Finding finding = new FitCheck(setUp, set)
+                    .judge(Position.III, set.get(Position.III))
+                    .get(0);
+            InstrumentFigure behind = InstrumentFigure.behind(finding.kind()).orElseThrow();
+            Working working = Working.of(
+                    behind, InstrumentGrounds.of(setUp, set).about(set.get(Position.III), WindingChoice.USUAL));
+            assertThat(finding.figures().get(0)).isEqualTo(working.result());
+        }
     }
 }

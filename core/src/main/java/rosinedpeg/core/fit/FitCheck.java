@@ -18,6 +18,7 @@ import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -126,9 +127,13 @@ public final class FitCheck {
             found.add(Finding.on(position, FindingKind.END_MISMATCH, STOPS));
         }
         silk(position, string, found);
-        Origin scaleOrigin = setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH);
         Turns wound = Turns.of(setUp, string, lock);
-        Figure turns = Figure.workedOut(wound.count(), Unit.TURN, scaleOrigin);
+        Origin turnsOrigin = setUp.weakestOrigin(List.of(
+                Measurable.of(Quantity.AFTERLENGTH),
+                Measurable.of(Quantity.VIBRATING_LENGTH),
+                Measurable.of(Quantity.SHAFT_DIAMETER),
+                Measurable.of(Quantity.NUT_TO_PEG, position)));
+        Figure turns = Figure.workedOut(wound.count(), Unit.TURN, turnsOrigin);
         double wrongFrom = Turns.wrongFrom(setUp.family(), string.core());
         WindingPlan.Outcome outcome = wound.outcome(setUp.family());
         if (outcome == WindingPlan.Outcome.TOO_SHORT) {
