@@ -55,6 +55,7 @@ class WorkingIT extends InBrowser {
         UUID id = UUID.fromString(
                 address.substring(address.indexOf("/instruments/") + 13).substring(0, 36));
         everyFigureOpens(page, id, "bridge", "tailpiece", "fit");
+        assertThat(page.locator("main")).containsText("No string is on to compare the load with");
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -24,7 +24,7 @@ public enum FindingKind {
     TOO_THICK_FOR_GROOVE(Part.FIT),
     /** Pulls clearly harder than the one it replaces, in total. Rise of the load on the top; limit. */
     LOAD_RISE(Part.FIT),
-    /** Silk, turns and load are as they should be. Turns; rise of the load on the top. */
+    /** Silk, turns and load are as they should be. Turns; rise of the load on the top, where strings are on. */
     FITS(Part.FIT),
     /** The bridge leans. Lean; thrust margin. */
     BRIDGE_TO_EASE(Part.BRIDGE),

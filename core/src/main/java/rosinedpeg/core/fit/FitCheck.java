@@ -157,7 +157,10 @@ public final class FitCheck {
                     position, FindingKind.LOAD_RISE, WATCH, rise, Figure.byDefault(LOAD_RISE_LIMIT, Unit.SHARE)));
         }
         if (found.isEmpty()) {
-            found.add(Finding.on(position, FindingKind.FITS, GOOD, turns, rise));
+            found.add(
+                    present.isEmpty()
+                            ? Finding.on(position, FindingKind.FITS, GOOD, turns)
+                            : Finding.on(position, FindingKind.FITS, GOOD, turns, rise));
         }
         found.sort((a, b) -> b.severity().compareTo(a.severity()));
         return List.copyOf(found);

@@ -26,7 +26,9 @@ public class FindingWords {
 
     /** {@return the sentence} */
     public String says(Finding finding) {
-        return say(finding, "");
+        boolean nothingOn =
+                finding.kind() == FindingKind.FITS && finding.figures().size() == 1;
+        return say(finding, nothingOn ? ".nothingOn" : "");
     }
 
     private String say(Finding finding, String ending) {
