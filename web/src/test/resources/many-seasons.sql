@@ -24,9 +24,11 @@ select gen_random_uuid() as id, gen_random_uuid() as string, i.id as instrument_
 from instrument i cross join generate_series(1, 40) n;
 
 insert into run
-select p.id, p.workshop_id, p.instrument_id, 'WORN', r.plan, r.replacements, false, p.at, 'Bench under the stage',
+select p.id, p.workshop_id, p.instrument_id, 'WORN', r.replacements, false, p.at, 'Bench under the stage',
        'FINISHED', p.at + interval '30 minutes'
 from past p, (select * from run limit 1) r;
+insert into run_plan (run_id, workshop_id, version, form)
+select p.id, p.workshop_id, k.version, k.form from past p, (select * from run_plan limit 1) k;
 insert into run_event (id, workshop_id, run_id, sequence, press, kind, step, recorded_at, recorded_by)
 select gen_random_uuid(), p.workshop_id, p.id, step + 1, gen_random_uuid(), 'STEP_DONE', step,
        p.at + (step || ' minutes')::interval, 'Bench under the stage'

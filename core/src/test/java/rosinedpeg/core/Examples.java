@@ -4,11 +4,15 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Quantity;
@@ -65,6 +69,11 @@ public final class Examples {
 
     public static ChangePlan plan(Position... chosen) {
         return ChangePlanner.plan(request(Schools.USUAL, Set.of(chosen), Map.of()));
+    }
+
+    /** A plan after a mishap, by the rules of now. */
+    public static ChangePlan amended(ChangePlan plan, int reached, Mishap mishap, int times, Optional<Lean> lean) {
+        return MishapPlanner.amendment(plan, reached, mishap, times, lean).in(plan, reached);
     }
 
     /** A full-size instrument of any family with nothing measured. */

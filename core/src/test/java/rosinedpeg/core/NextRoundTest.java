@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -191,8 +192,8 @@ class NextRoundTest {
             if (now.kind() == StepKind.BRING_UP
                     && what.equals("EASED_BETWEEN")
                     && state.mishaps().isEmpty()) {
-                ledger.add(
-                        new BenchEvent.WentWrong(ledger.size() + 1L, AT, Mishap.of(Mishap.Kind.BRIDGE_LEANING, null)));
+                ledger.add(new BenchEvent.WentWrong(
+                        ledger.size() + 1L, AT, Mishap.of(Mishap.Kind.BRIDGE_LEANING, null), Optional.empty()));
                 continue;
             }
             if (now.kind() == StepKind.CHECK_BRIDGE && now.position() == Position.III) {

@@ -112,7 +112,7 @@ class PlanRulesTest {
         List<Position> positions = plan.setUp().positions();
         Mishap mishap = new Mishap(kind, positions.get(string % positions.size()), BreakPlace.PEG);
         int reached = at % plan.steps().size();
-        ChangePlan amended = MishapPlanner.amended(plan, reached, mishap, times, Optional.empty());
+        ChangePlan amended = Examples.amended(plan, reached, mishap, times, Optional.empty());
         assertRules(amended);
         assertThat(amended.steps().subList(0, reached)).isEqualTo(plan.steps().subList(0, reached));
     }
@@ -174,7 +174,7 @@ class PlanRulesTest {
     void saysHowLittleIsLeft() {
         ChangePlan violin = Examples.plan(II);
         int graphite = first(violin, StepKind.GRAPHITE).index();
-        ChangePlan broken = MishapPlanner.amended(
+        ChangePlan broken = Examples.amended(
                 violin, graphite, new Mishap(Mishap.Kind.STRING_BROKE, I, BreakPlace.NUT), 0, Optional.empty());
         Step remains = first(broken, StepKind.TAKE_OUT_REMAINS);
         assertThat(remains.sharesAfter().treble()).isCloseTo(0.09, within(0.01));
@@ -208,7 +208,7 @@ class PlanRulesTest {
         ChangePlan plan = plan(6, family, 0, false, 4);
         int round = first(plan, StepKind.TUNING_ROUND).index();
         Mishap mishap = Mishap.of(backwards ? Mishap.Kind.BRIDGE_LEANING_BACKWARDS : Mishap.Kind.BRIDGE_LEANING, null);
-        ChangePlan amended = MishapPlanner.amended(
+        ChangePlan amended = Examples.amended(
                 plan, round, mishap, 0, Optional.ofNullable(leanDeg).map(Lean::new));
         List<Step> cure = amended.steps()
                 .subList(round, amended.steps().size() - plan.steps().size() + round);
@@ -408,7 +408,7 @@ class PlanRulesTest {
             Mishap mishap = new Mishap(kind, III, BreakPlace.BRIDGE);
             int at = first(plan, StepKind.TUNING_ROUND).index();
             List<Boolean> referred = IntStream.range(0, 4)
-                    .mapToObj(times -> kinds(MishapPlanner.amended(plan, at, mishap, times, Optional.empty()))
+                    .mapToObj(times -> kinds(Examples.amended(plan, at, mishap, times, Optional.empty()))
                             .contains(StepKind.LEAVE_TO_REPAIRER))
                     .toList();
             assertThat(referred).as("in the end").endsWith(true);
@@ -424,7 +424,7 @@ class PlanRulesTest {
         ChangePlan plan = Examples.plan(III);
         int at = first(plan, StepKind.TUNING_ROUND).index();
         Mishap broke = new Mishap(Mishap.Kind.STRING_BROKE, I, BreakPlace.BRIDGE);
-        ChangePlan again = MishapPlanner.amended(plan, at, broke, 1, Optional.empty());
+        ChangePlan again = Examples.amended(plan, at, broke, 1, Optional.empty());
         assertThat(kinds(again).subList(at, again.steps().size()))
                 .startsWith(StepKind.BACK_OUT_FINE_TUNER, StepKind.TAKE_OUT_REMAINS, StepKind.LEAVE_TO_REPAIRER)
                 .endsWith(StepKind.RECORD);

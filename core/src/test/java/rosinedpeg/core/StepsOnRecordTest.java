@@ -165,7 +165,7 @@ class StepsOnRecordTest {
                 .index();
         String of = mishap.string().map(string -> " " + string).orElse("");
         title("%s%s before %s, time %d".formatted(mishap.kind(), of, at, times + 1));
-        rest(plan, MishapPlanner.amended(plan, reached, mishap, times, Optional.empty()), reached);
+        rest(plan, Examples.amended(plan, reached, mishap, times, Optional.empty()), reached);
     }
 
     /** What goes in, and how many steps of the plan come after it. */

@@ -4,8 +4,10 @@ import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.time.Instant;
+import java.util.Optional;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.plan.Amendment;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.strings.Position;
 
@@ -107,12 +109,14 @@ public sealed interface BenchEvent {
      * Something went wrong; what has to be done about it goes into the plan before the step in hand.
      *
      * @param mishap what
+     * @param told what was put into the plan then; empty where it was not kept, and is worked out anew
      */
-    record WentWrong(long sequence, Instant at, Mishap mishap) implements BenchEvent {
+    record WentWrong(long sequence, Instant at, Mishap mishap, Optional<Amendment> told) implements BenchEvent {
         /** Checks the parts. */
         public WentWrong {
             requireNonNull(at, "at");
             requireNonNull(mishap, "mishap");
+            requireNonNull(told, "told");
         }
     }
 

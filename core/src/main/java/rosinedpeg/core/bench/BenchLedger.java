@@ -2,7 +2,6 @@ package rosinedpeg.core.bench;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.LinkedHashSet;
@@ -101,8 +100,11 @@ public final class BenchLedger {
         if (mishap.string().filter(string -> !tensionsN.containsKey(string)).isPresent()) {
             return;
         }
-        int times = Collections.frequency(mishaps, mishap);
-        plan = MishapPlanner.amended(plan, reached, mishap, times, state(0).knownLean());
+        // What was told before an earlier event was taken back may ask for more steps than are to come.
+        plan = wrong.told()
+                .filter(told -> told.then() <= plan.steps().size() - reached)
+                .orElseGet(() -> state(0).told(mishap))
+                .in(plan, reached);
         MishapPlanner.strike(mishap, tensionsN);
         pitchCents.keySet().removeIf(position -> tensionsN.get(position) == 0);
         mishaps.add(mishap);

@@ -3,6 +3,7 @@ package rosinedpeg.core.bench;
 import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,8 +13,10 @@ import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.plan.Amendment;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Quantity;
@@ -180,5 +183,14 @@ public record BenchState(
                 .map(Step::position)
                 .filter(position -> !missing.contains(position))
                 .toList();
+    }
+
+    /** {@return what has to be done now that something went wrong; nothing more than planned with a string it does not have} */
+    public Amendment told(Mishap mishap) {
+        boolean missing =
+                mishap.string().filter(string -> !tensionsN.containsKey(string)).isPresent();
+        return missing
+                ? new Amendment(List.of(), plan.steps().size() - reached)
+                : MishapPlanner.amendment(plan, reached, mishap, Collections.frequency(mishaps, mishap), knownLean());
     }
 }

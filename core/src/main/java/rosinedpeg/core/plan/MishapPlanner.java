@@ -97,16 +97,16 @@ public final class MishapPlanner {
     }
 
     /**
-     * Puts in what has to be done now.
+     * What has to be done now.
      *
      * @param plan the plan that is being followed
      * @param reached the index of the step in hand, within the plan
      * @param mishap what went wrong
      * @param times how often the same has gone wrong in this run already, 0 or more; what did not help is not tried again
      * @param lean how the bridge leaned when it was last read, empty when nobody read it
-     * @return the plan from now on; its steps before the one in hand are the same
+     * @return what goes into the plan before the step in hand
      */
-    public static ChangePlan amended(ChangePlan plan, int reached, Mishap mishap, int times, Optional<Lean> lean) {
+    public static Amendment amendment(ChangePlan plan, int reached, Mishap mishap, int times, Optional<Lean> lean) {
         if (reached < 0 || reached >= plan.steps().size()) {
             throw new IllegalArgumentException("reached is " + reached + "; it must be from 0 to "
                     + (plan.steps().size() - 1));
@@ -114,18 +114,16 @@ public final class MishapPlanner {
         requireNonNull(lean, "lean");
         MishapPlanner planner = new MishapPlanner(plan, reached, lean);
         List<Step> rest = planner.answer(mishap, times);
-        List<Step> cure = new ArrayList<>(planner.list.steps());
+        List<Step> now = new ArrayList<>(planner.list.steps());
         // A cure that ends with a look at the bridge does not need the one that was coming.
         if (!rest.isEmpty()
-                && !cure.isEmpty()
+                && !now.isEmpty()
                 && rest.get(0).kind() == StepKind.CHECK_BRIDGE
-                && cure.get(cure.size() - 1).kind() == StepKind.CHECK_BRIDGE) {
-            cure.remove(cure.size() - 1);
+                && now.get(now.size() - 1).kind() == StepKind.CHECK_BRIDGE) {
+            now.remove(now.size() - 1);
         }
-        List<Step> steps = new ArrayList<>(plan.steps().subList(0, reached));
-        cure.forEach(step -> steps.add(step.at(steps.size())));
-        rest.forEach(step -> steps.add(step.at(steps.size())));
-        return plan.following(steps);
+        now.addAll(rest);
+        return Amendment.between(planner.toCome(), now);
     }
 
     /**

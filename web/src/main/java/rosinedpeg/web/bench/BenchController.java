@@ -14,14 +14,19 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
@@ -76,6 +81,8 @@ import rosinedpeg.web.platform.Wording;
 @Controller
 class BenchController {
 
+    private static final Logger log = LoggerFactory.getLogger(BenchController.class);
+
     /** How many steps a device can go on without a connection. */
     private static final int AHEAD = 20;
 
@@ -112,11 +119,15 @@ class BenchController {
 
     @GetMapping("/bench")
     String open(Model model) {
-        List<Run> runs = benches.open();
-        model.addAttribute("runs", runs);
+        OpenRuns open = benches.open();
+        model.addAttribute("runs", open.runs());
+        model.addAttribute("unreadable", open.unreadable());
         model.addAttribute(
                 "instruments",
-                instruments.of(runs.stream().map(Run::instrumentId).toList()));
+                instruments.of(Stream.concat(
+                                open.runs().stream().map(Run::instrumentId),
+                                open.unreadable().stream().map(UnreadableRun::instrumentId))
+                        .toList()));
         model.addAttribute("now", clock.instant());
         return "bench/open";
     }
@@ -124,6 +135,23 @@ class BenchController {
     @GetMapping("/bench/{id}")
     String run(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
         return show(id, form, model, false);
+    }
+
+    /** Gives up a run that cannot be read. */
+    @PostMapping("/bench/{id}/give-up")
+    String giveUp(@PathVariable UUID id, RedirectAttributes redirect) {
+        UUID instrument = benches.giveUp(id);
+        redirect.addFlashAttribute("notice", "bench.givenUp");
+        return "redirect:/instruments/" + instrument;
+    }
+
+    /** A run that cannot be read says so, whatever of it was asked for. */
+    @ExceptionHandler
+    String cannotBeRead(UnreadableRunException unreadable, Model model, HttpServletRequest request) {
+        log.error("An open run cannot be read", unreadable);
+        model.addAttribute("run", unreadable.run());
+        model.addAttribute("instrument", instruments.get(unreadable.run().instrumentId()));
+        return Htmx.asks(request) ? "bench/unreadable :: bench" : "bench/unreadable";
     }
 
     /** Says more or less from now on, on this device. */

@@ -1,6 +1,7 @@
 package rosinedpeg.web.bench;
 
 import java.time.Instant;
+import java.util.Optional;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.plan.Mishap;
@@ -86,7 +87,7 @@ public sealed interface BenchEntry {
     record Wrong(Mishap mishap) implements BenchEntry {
         @Override
         public BenchEvent event(long sequence, Instant at, BenchState state) {
-            return new BenchEvent.WentWrong(sequence, at, mishap);
+            return new BenchEvent.WentWrong(sequence, at, mishap, Optional.of(state.told(mishap)));
         }
     }
 

@@ -35,6 +35,8 @@ public class Benches {
     private final RunEventRepository events;
     private final Instruments instruments;
     private final RunClosing closing;
+    private final RunPlanRepository runPlans;
+    private final KeptForms forms;
     private final JsonMapper json;
     /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
     private final Cache<UUID, ChangePlan> plans =
@@ -47,18 +49,22 @@ public class Benches {
             RunEventRepository events,
             Instruments instruments,
             RunClosing closing,
+            RunPlanRepository runPlans,
+            KeptForms forms,
             JsonMapper json,
             Clock clock) {
         this.runs = runs;
         this.events = events;
         this.instruments = instruments;
         this.closing = closing;
+        this.runPlans = runPlans;
+        this.forms = forms;
         this.json = json;
         this.clock = clock;
     }
 
-    /** {@return the runs that are not over, oldest first; two queries however many there are} */
-    public List<Run> open() {
+    /** {@return the runs that are not over, oldest first; a few queries however many there are} */
+    public OpenRuns open() {
         List<RunEntity> open = runs.findByOutcomeOrderByStartedAt(Outcome.OPEN);
         Map<UUID, List<RunEventEntity>> ledgers =
                 events
@@ -66,9 +72,22 @@ public class Benches {
                                 open.stream().map(RunEntity::id).toList())
                         .stream()
                         .collect(Collectors.groupingBy(RunEventEntity::runId));
-        return open.stream()
-                .map(run -> view(run, ledgers.getOrDefault(run.id(), List.of())))
+        List<UUID> unknown = open.stream()
+                .map(RunEntity::id)
+                .filter(id -> plans.getIfPresent(id) == null)
                 .toList();
+        // They are found one by one below; asked for together they come in one query.
+        runPlans.findAllById(unknown);
+        List<Run> runs = new ArrayList<>();
+        List<UnreadableRun> unreadable = new ArrayList<>();
+        for (RunEntity run : open) {
+            try {
+                runs.add(view(run, ledgers.getOrDefault(run.id(), List.of())));
+            } catch (UnreadableRunException cannotBeRead) {
+                unreadable.add(cannotBeRead.run());
+            }
+        }
+        return new OpenRuns(runs, unreadable);
     }
 
     /** {@return the run that is open for an instrument} */
@@ -80,6 +99,7 @@ public class Benches {
      * One run.
      *
      * @throws NotFoundException when this workshop has none with that id
+     * @throws UnreadableRunException when it cannot be read
      */
     public Run get(UUID id) {
         RunEntity run = runs.findById(id).orElseThrow(() -> new NotFoundException("run " + id));
@@ -122,12 +142,13 @@ public class Benches {
         RunEntity run = new RunEntity(
                 instrumentId,
                 reason,
-                json.writeValueAsString(plan),
                 json.writeValueAsString(replacements),
                 keepOld,
                 clock.instant(),
                 CurrentWorkshop.recordedBy());
-        return runs.saveAndFlush(run).id();
+        runs.saveAndFlush(run);
+        runPlans.saveAndFlush(new RunPlanEntity(run.id(), forms.write(plan)));
+        return run.id();
     }
 
     /**
@@ -153,7 +174,7 @@ public class Benches {
         if (event == null) {
             return Taken.MOVED_ON;
         }
-        RunEventEntity row = new RunEventEntity(id, press.id(), event, CurrentWorkshop.recordedBy());
+        RunEventEntity row = new RunEventEntity(id, press.id(), event, forms, CurrentWorkshop.recordedBy());
         events.save(row);
         ledger.add(row);
         BenchState after = view(run, ledger).state();
@@ -161,6 +182,27 @@ public class Benches {
             closing.close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
         }
         return Taken.RECORDED;
+    }
+
+    /**
+     * Gives up a run that cannot be read, so that its instrument is free again. Its plan and its ledger stay.
+     *
+     * @param id the run
+     * @return the instrument
+     * @throws NotFoundException when this workshop has no run with that id
+     */
+    @Transactional
+    public UUID giveUp(UUID id) {
+        RunEntity run = runs.lock(id).orElseThrow(() -> new NotFoundException("run " + id));
+        if (run.endedAt() == null) {
+            try {
+                view(run, events.findByRunIdInOrderBySequence(List.of(id)));
+                throw new IllegalArgumentException("run " + id + " can be read; it is ended at the bench");
+            } catch (UnreadableRunException cannotBeRead) {
+                run.close(Outcome.ENDED, clock.instant());
+            }
+        }
+        return run.instrumentId();
     }
 
     /** Whether the run has moved since the page of a press; readings and notes move nothing. */
@@ -183,18 +225,32 @@ public class Benches {
     }
 
     private Run view(RunEntity run, List<RunEventEntity> ledger) {
-        List<BenchEvent> events = ledger.stream().map(RunEventEntity::event).toList();
-        ChangePlan plan = plans.get(run.id(), none -> json.readValue(run.plan(), ChangePlan.class));
-        return new Run(
-                run.id(),
-                run.instrumentId(),
-                run.reason(),
-                run.startedAt(),
-                run.startedBy(),
-                run.endedAt(),
-                json.readValue(run.replacements(), REPLACEMENTS),
-                BenchLedger.fold(plan, events),
-                events);
+        try {
+            ChangePlan plan = plans.get(run.id(), this::readPlan);
+            List<BenchEvent> told =
+                    ledger.stream().map(event -> event.event(forms)).toList();
+            return new Run(
+                    run.id(),
+                    run.instrumentId(),
+                    run.reason(),
+                    run.startedAt(),
+                    run.startedBy(),
+                    run.endedAt(),
+                    json.readValue(run.replacements(), REPLACEMENTS),
+                    BenchLedger.fold(plan, told),
+                    told);
+        } catch (UnreadablePlanException unreadable) {
+            throw new UnreadableRunException(
+                    new UnreadableRun(
+                            run.id(), run.instrumentId(), run.startedAt(), run.startedBy(), unreadable.getMessage()),
+                    unreadable);
+        }
+    }
+
+    private ChangePlan readPlan(UUID id) {
+        RunPlanEntity kept =
+                runPlans.findById(id).orElseThrow(() -> new UnreadablePlanException("it has no plan", null));
+        return forms.readPlan(kept.version(), kept.form());
     }
 
     /** What became of an entry. */

@@ -11,7 +11,7 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
 
-/** One change of strings, with the plan it follows as it was when the run began. */
+/** One change of strings, or other work. */
 @Entity
 @Table(name = "run")
 class RunEntity {
@@ -34,9 +34,6 @@ class RunEntity {
     private Reason reason;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private String plan;
-
-    @JdbcTypeCode(SqlTypes.JSON)
     private String replacements;
 
     private boolean keepOld;
@@ -53,7 +50,6 @@ class RunEntity {
     RunEntity(
             UUID instrumentId,
             Reason reason,
-            String plan,
             String replacements,
             boolean keepOld,
             Instant startedAt,
@@ -61,7 +57,6 @@ class RunEntity {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.reason = reason;
-        this.plan = plan;
         this.replacements = replacements;
         this.keepOld = keepOld;
         this.startedAt = startedAt;
@@ -84,10 +79,6 @@ class RunEntity {
 
     Reason reason() {
         return reason;
-    }
-
-    String plan() {
-        return plan;
     }
 
     String replacements() {

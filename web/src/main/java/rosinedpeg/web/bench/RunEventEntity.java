@@ -8,9 +8,12 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
+import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
+import org.hibernate.type.SqlTypes;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.causes.Breakages.Breakage;
@@ -62,12 +65,17 @@ class RunEventEntity {
     @Enumerated(EnumType.STRING)
     private BreakPlace place;
 
+    private Integer toldVersion;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String told;
+
     private Instant recordedAt;
     private String recordedBy;
 
     protected RunEventEntity() {}
 
-    RunEventEntity(UUID runId, UUID press, BenchEvent event, String recordedBy) {
+    RunEventEntity(UUID runId, UUID press, BenchEvent event, KeptForms forms, String recordedBy) {
         this.id = UUID.randomUUID();
         this.runId = runId;
         this.press = press;
@@ -98,12 +106,19 @@ class RunEventEntity {
             mishap = wrong.mishap().kind();
             position = wrong.mishap().position();
             place = wrong.mishap().place();
+            told = wrong.told().map(forms::write).orElse(null);
+            toldVersion = told == null ? null : KeptPlan.VERSION;
         } else {
             kind = Kind.ENDED;
         }
     }
 
-    BenchEvent event() {
+    /**
+     * The event.
+     *
+     * @throws UnreadablePlanException when what was told after a mishap cannot be read
+     */
+    BenchEvent event(KeptForms forms) {
         return switch (kind) {
             case STEP_DONE -> new BenchEvent.StepDone(sequence, recordedAt, step);
             case STEP_SKIPPED -> new BenchEvent.StepSkipped(sequence, recordedAt, step);
@@ -111,7 +126,12 @@ class RunEventEntity {
             case GAP_READ -> new BenchEvent.GapRead(sequence, recordedAt, value);
             case NOTED -> new BenchEvent.Noted(sequence, recordedAt, text);
             case UNDONE -> new BenchEvent.Undone(sequence, recordedAt, undone);
-            case WENT_WRONG -> new BenchEvent.WentWrong(sequence, recordedAt, new Mishap(mishap, position, place));
+            case WENT_WRONG ->
+                new BenchEvent.WentWrong(
+                        sequence,
+                        recordedAt,
+                        new Mishap(mishap, position, place),
+                        Optional.ofNullable(told).map(form -> forms.readTold(toldVersion, form)));
             case ENDED -> new BenchEvent.Ended(sequence, recordedAt);
         };
     }

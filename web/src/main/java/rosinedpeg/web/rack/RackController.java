@@ -15,7 +15,9 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.OpenRuns;
 import rosinedpeg.web.bench.Run;
+import rosinedpeg.web.bench.UnreadableRun;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.instrument.Instrument;
@@ -57,14 +59,20 @@ class RackController {
             Model model,
             HttpServletRequest request) {
         List<Standing> all = instruments.standings();
-        Map<UUID, Run> onBench =
-                benches.open().stream().collect(Collectors.toMap(Run::instrumentId, Function.identity()));
+        OpenRuns open = benches.open();
+        Map<UUID, Run> onBench = open.runs().stream().collect(Collectors.toMap(Run::instrumentId, Function.identity()));
+        Map<UUID, UUID> unreadable =
+                open.unreadable().stream().collect(Collectors.toMap(UnreadableRun::instrumentId, UnreadableRun::id));
         Map<UUID, List<SettlingString>> settling = settlings.among(all).stream()
                 .collect(Collectors.groupingBy(string -> string.instrument().id()));
         Map<UUID, Need> needs = all.stream()
                 .collect(Collectors.toMap(
                         Standing::id,
-                        one -> Need.of(one, onBench.containsKey(one.id()), settling.containsKey(one.id()))));
+                        one -> Need.of(
+                                one,
+                                onBench.containsKey(one.id()),
+                                unreadable.containsKey(one.id()),
+                                settling.containsKey(one.id()))));
         String wanted = find.trim().toLowerCase(Locale.ROOT);
         Part<UUID> part = Part.of(
                 all.stream()
@@ -78,7 +86,11 @@ class RackController {
                 "rows",
                 part.shown().stream()
                         .map(id -> row(
-                                shown.get(id), needs.get(id), onBench.get(id), settling.getOrDefault(id, List.of())))
+                                shown.get(id),
+                                needs.get(id),
+                                onBench.get(id),
+                                unreadable.get(id),
+                                settling.getOrDefault(id, List.of())))
                         .toList());
         model.addAttribute("all", all.size());
         model.addAttribute("part", part);
@@ -90,10 +102,11 @@ class RackController {
         return Htmx.asks(request) ? "rack/rack :: rows" : "rack/rack";
     }
 
-    private static RackRow row(Instrument instrument, Need need, Run run, List<SettlingString> settling) {
+    private static RackRow row(
+            Instrument instrument, Need need, Run run, UUID unreadable, List<SettlingString> settling) {
         StringOn worst = instrument.mostWorn().orElse(null);
         StringOn about = need == Need.SETTLING ? settling.get(0).string() : worst;
-        return new RackRow(instrument, strands(instrument, run, settling), need, about, run, settling);
+        return new RackRow(instrument, strands(instrument, run, settling), need, about, run, unreadable, settling);
     }
 
     private static Strands strands(Instrument instrument, Run run, List<SettlingString> settling) {

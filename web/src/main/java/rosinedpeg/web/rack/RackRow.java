@@ -1,6 +1,7 @@
 package rosinedpeg.web.rack;
 
 import java.util.List;
+import java.util.UUID;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.web.bench.Run;
@@ -17,11 +18,18 @@ import rosinedpeg.web.settling.SettlingString;
  * @param strands its drawing
  * @param need what it needs, which decides the one action offered
  * @param string the string this is about, null when it is none in particular
- * @param run its open run, null when it is not on the bench
+ * @param run its open run, null when it is not on the bench or cannot be read
+ * @param unreadable the id of its open run when that cannot be read, null otherwise
  * @param settling its settling strings, newest first
  */
 record RackRow(
-        Instrument instrument, Strands strands, Need need, StringOn string, Run run, List<SettlingString> settling) {
+        Instrument instrument,
+        Strands strands,
+        Need need,
+        StringOn string,
+        Run run,
+        UUID unreadable,
+        List<SettlingString> settling) {
 
     /** {@return the instrument's vibrating length, with its origin} */
     public Figure vibratingLength() {
@@ -31,6 +39,8 @@ record RackRow(
     /** What an instrument needs, most pressing first. */
     enum Need {
         ON_BENCH,
+        /** Its run cannot be read. */
+        UNREADABLE,
         /** A repairer has to see it. */
         REFERRED,
         CHANGE_NOW,
@@ -42,9 +52,12 @@ record RackRow(
         NO_STRINGS;
 
         /** {@return what an instrument needs} */
-        static Need of(Standing instrument, boolean onBench, boolean settling) {
+        static Need of(Standing instrument, boolean onBench, boolean unreadable, boolean settling) {
             if (onBench) {
                 return ON_BENCH;
+            }
+            if (unreadable) {
+                return UNREADABLE;
             }
             if (instrument.referred()) {
                 return REFERRED;

@@ -42,6 +42,7 @@ class RackWords {
                 row.run().off().isEmpty()
                         ? words.say("rack.ON_BENCH")
                         : words.say("rack.ON_BENCH.off", words.list(row.run().off()));
+            case UNREADABLE -> words.say("rack.ON_BENCH");
             case REFERRED -> words.say("rack.REFERRED");
             case CHANGE_NOW -> words.say("rack.CHANGE_NOW", string.position());
             case DUE -> {
@@ -94,7 +95,7 @@ class RackWords {
                 StringOn next = nextDue(row);
                 yield words.say(key, next.position(), say.day(next.dueAt(clock.instant()), zone));
             }
-            case CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> words.say(key);
+            case UNREADABLE, CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> words.say(key);
         };
     }
 
@@ -120,7 +121,7 @@ class RackWords {
             case SETTLING ->
                 "/settling/" + lastSteady(row).fittedId() + "/working/" + SettlingFigure.STEADY_AT + "?holds="
                         + Steadiness.CONCERT;
-            case REFERRED, CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> null;
+            case UNREADABLE, REFERRED, CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> null;
         };
     }
 
