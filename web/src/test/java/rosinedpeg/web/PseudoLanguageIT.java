@@ -183,6 +183,15 @@ class PseudoLanguageIT extends InRequests {
             }
         }
         latin(page, data).forEach(words::add);
+        Document noted = Jsoup.parse(mvc.get()
+                .uri("/instruments/" + cello)
+                .locale(MADE_UP)
+                .with(user(account("bench")))
+                .exchange()
+                .getResponse()
+                .getContentAsString());
+        assertThat(noted.text()).as("what went wrong is noted").contains(translated("groove"));
+        latin(noted, data).forEach(words::add);
         assertThat(words).isEmpty();
         assertThat(page.select(".bench-work h1").text()).as("the run is over").contains("II");
     }

@@ -38,6 +38,7 @@ import rosinedpeg.web.bench.KeptPlan.KeptAmendment;
 import rosinedpeg.web.bench.KeptPlan.KeptFigure;
 import rosinedpeg.web.bench.KeptPlan.KeptSetUp;
 import rosinedpeg.web.bench.KeptPlan.KeptStep;
+import rosinedpeg.web.platform.KeptNames;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;

@@ -27,6 +27,7 @@ import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Note;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** What a run that is over makes of the instrument's record: strings, notes, what is owed, what was learned. */
@@ -37,21 +38,14 @@ class RunClosing {
     private final Instruments instruments;
     private final Aftercare aftercare;
     private final StringKinds kinds;
-    private final StepWords words;
     private final Clock clock;
 
     RunClosing(
-            RunEventRepository events,
-            Instruments instruments,
-            Aftercare aftercare,
-            StringKinds kinds,
-            StepWords words,
-            Clock clock) {
+            RunEventRepository events, Instruments instruments, Aftercare aftercare, StringKinds kinds, Clock clock) {
         this.events = events;
         this.instruments = instruments;
         this.aftercare = aftercare;
         this.kinds = kinds;
-        this.words = words;
         this.clock = clock;
     }
 
@@ -59,10 +53,12 @@ class RunClosing {
     void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
         learn(run, finished);
-        finished.notes().forEach(note -> instruments.note(run.instrumentId(), note.text(), false));
+        finished.notes().forEach(note -> instruments.note(run.instrumentId(), new Note.Written(note.text()), false));
         if (outcome == Outcome.FINISHED && finished.state().plan().order().isEmpty()) {
             instruments.note(
-                    run.instrumentId(), words.done(finished.state().plan().kind()), false);
+                    run.instrumentId(),
+                    new Note.WorkDone(finished.state().plan().kind()),
+                    false);
         }
         owe(run.instrumentId(), finished.state());
         mishaps(run, finished.state());
@@ -121,7 +117,7 @@ class RunClosing {
             boolean atFault = mishap.kind() == Mishap.Kind.STRING_BROKE
                     && breakages.instrumentAtFault(mishap.position(), mishap.place());
             before.add(mishap);
-            instruments.note(run.instrumentId(), words.happened(mishap, atFault), refer || atFault);
+            instruments.note(run.instrumentId(), new Note.WentWrong(mishap, atFault), refer || atFault);
             if (mishap.kind() == Mishap.Kind.STRING_BROKE && !state.changed().contains(mishap.position())) {
                 instruments.replaceBroken(run.instrumentId(), mishap.position());
             }

@@ -5,9 +5,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
-import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Place;
-import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
@@ -59,20 +57,6 @@ public class StepWords {
     /** {@return what a kind of step is called for a string, as when it is owed} */
     public String named(StepKind kind, Position position) {
         return words.say("step." + kind + ".title", position);
-    }
-
-    /** {@return a note that says that work was done} */
-    String done(PlanKind kind) {
-        return words.say("work." + kind + ".done");
-    }
-
-    /** {@return what went wrong, as it is noted} */
-    public String happened(Mishap mishap, boolean instrumentAtFault) {
-        String happened = words.say(
-                "mishap." + mishap.kind() + ".noted",
-                mishap.string().map(Enum::name).orElse(""),
-                mishap.place() == null ? "" : words.say("breakPlace." + mishap.place()));
-        return instrumentAtFault ? happened + " " + words.say("mishap.twice") : happened;
     }
 
     /** {@return string and open note, as II, A} */

@@ -55,6 +55,7 @@ import rosinedpeg.web.instrument.Aftercare;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.instrument.Note;
 import rosinedpeg.web.instrument.PegLook;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
@@ -225,7 +226,8 @@ class LanternQuay implements ApplicationRunner {
 
         instruments.note(
                 pit9,
-                "Open seam at the lower treble bout, buzzes on IV. Not to be worked on before it is glued.",
+                new Note.Written(
+                        "Open seam at the lower treble bout, buzzes on IV. Not to be worked on before it is glued."),
                 true);
 
         UUID pit11 = add("Pit 11 bass", Family.BASS, "3/4", 12, Demand.STUDY, TailEnd.SLOT);

@@ -106,7 +106,7 @@ class InstrumentController {
         if (text.isEmpty()) {
             return show(id, model);
         }
-        instruments.note(id, text.get(), form.isRefer());
+        instruments.note(id, new Note.Written(text.get()), form.isRefer());
         redirect.addFlashAttribute("notice", "note.recorded");
         return "redirect:/instruments/" + id;
     }

@@ -52,6 +52,8 @@ public class Instruments {
     private final NoteRepository notes;
     private final PegLookRepository looks;
     private final StringKinds kinds;
+    private final NoteForms noteForms;
+    private final NoteWords noteWords;
     private final Clock clock;
 
     Instruments(
@@ -61,6 +63,8 @@ public class Instruments {
             NoteRepository notes,
             PegLookRepository looks,
             StringKinds kinds,
+            NoteForms noteForms,
+            NoteWords noteWords,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
@@ -68,6 +72,8 @@ public class Instruments {
         this.notes = notes;
         this.looks = looks;
         this.kinds = kinds;
+        this.noteForms = noteForms;
+        this.noteWords = noteWords;
         this.clock = clock;
     }
 
@@ -273,16 +279,21 @@ public class Instruments {
     }
 
     /**
-     * Notes something that was noticed.
+     * Notes something.
      *
      * @param id the instrument
-     * @param text what was noticed, at most {@value #LONGEST_NOTE} characters
+     * @param note what
      * @param refer whether it is work for a repairer
      */
     @Transactional
-    public void note(UUID id, String text, boolean refer) {
+    public void note(UUID id, Note note, boolean refer) {
         entity(id);
-        notes.save(new NoteEntity(id, text, refer, clock.instant(), CurrentWorkshop.recordedBy()));
+        notes.save(new NoteEntity(id, note, noteForms, refer, clock.instant(), CurrentWorkshop.recordedBy()));
+    }
+
+    private Referral referral(NoteEntity entity) {
+        Note note = entity.note(noteForms);
+        return new Referral(entity.id(), note, noteWords.says(note), entity.recordedAt(), entity.recordedBy());
     }
 
     /** Records that a repairer has seen to it. */
@@ -320,9 +331,10 @@ public class Instruments {
         }
         for (NoteEntity note : notes.findByInstrumentIdOrderByRecordedAt(id)) {
             String kind = note.refer() ? "REFERRED" : "NOTED";
-            log.add(LogEntry.of(note.recordedAt(), kind, null, note.text(), note.recordedBy()));
+            String text = noteWords.says(note.note(noteForms));
+            log.add(LogEntry.of(note.recordedAt(), kind, null, text, note.recordedBy()));
             if (note.settledAt() != null) {
-                log.add(LogEntry.of(note.settledAt(), "SETTLED", null, note.text(), null));
+                log.add(LogEntry.of(note.settledAt(), "SETTLED", null, text, null));
             }
         }
         for (FittedStringEntity string : fitted.findByInstrumentIdOrderByPosition(id)) {
@@ -392,7 +404,7 @@ public class Instruments {
                 entity.hoursPerWeek(),
                 entity.demand(),
                 strings,
-                referred.stream().map(NoteEntity::referral).toList(),
+                referred.stream().map(this::referral).toList(),
                 entity.fittings(),
                 pegSigns,
                 collars,

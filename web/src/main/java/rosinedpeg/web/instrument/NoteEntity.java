@@ -1,12 +1,16 @@
 package rosinedpeg.web.instrument;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
+import org.hibernate.type.SqlTypes;
 
 /** Something noticed on an instrument. */
 @Entity
@@ -20,7 +24,15 @@ class NoteEntity {
     private UUID workshopId;
 
     private UUID instrumentId;
+
+    @Enumerated(EnumType.STRING)
+    private Note.Kind kind;
+
     private String text;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private String arguments;
+
     private boolean refer;
     private Instant settledAt;
     private Instant recordedAt;
@@ -31,10 +43,12 @@ class NoteEntity {
 
     protected NoteEntity() {}
 
-    NoteEntity(UUID instrumentId, String text, boolean refer, Instant recordedAt, String recordedBy) {
+    NoteEntity(UUID instrumentId, Note note, NoteForms forms, boolean refer, Instant recordedAt, String recordedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
-        this.text = text;
+        this.kind = note.kind();
+        this.text = note instanceof Note.Written written ? written.text() : null;
+        this.arguments = forms.arguments(note);
         this.refer = refer;
         this.recordedAt = recordedAt;
         this.recordedBy = recordedBy;
@@ -50,8 +64,8 @@ class NoteEntity {
         return instrumentId;
     }
 
-    String text() {
-        return text;
+    Note note(NoteForms forms) {
+        return forms.read(kind, text, arguments);
     }
 
     boolean refer() {
@@ -70,7 +84,7 @@ class NoteEntity {
         return recordedBy;
     }
 
-    Referral referral() {
-        return new Referral(id, text, recordedAt, recordedBy);
+    UUID id() {
+        return id;
     }
 }

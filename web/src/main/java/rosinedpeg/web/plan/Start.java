@@ -3,8 +3,6 @@ package rosinedpeg.web.plan;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
@@ -17,13 +15,12 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.Beforehand;
-import rosinedpeg.web.instrument.FindingWords;
 import rosinedpeg.web.instrument.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Note;
 import rosinedpeg.web.instrument.Referral;
 import rosinedpeg.web.platform.NotFoundException;
-import rosinedpeg.web.platform.Words;
 
 /**
  * Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. What a repairer has to
@@ -36,22 +33,12 @@ class Start {
     private final Inspections inspections;
     private final Benches benches;
     private final TransactionTemplate transaction;
-    private final FindingWords findings;
-    private final Words words;
 
-    Start(
-            Instruments instruments,
-            Inspections inspections,
-            Benches benches,
-            PlatformTransactionManager transactions,
-            FindingWords findings,
-            Words words) {
+    Start(Instruments instruments, Inspections inspections, Benches benches, PlatformTransactionManager transactions) {
         this.instruments = instruments;
         this.inspections = inspections;
         this.benches = benches;
         this.transaction = new TransactionTemplate(transactions);
-        this.findings = findings;
-        this.words = words;
     }
 
     /**
@@ -107,12 +94,9 @@ class Start {
         }
     }
 
-    private String told(Beforehand beforehand) {
-        String what = Stream.concat(
-                        beforehand.referrals().stream().map(Referral::text),
-                        beforehand.findings().stream().filter(Finding::stops).map(findings::title))
-                .collect(Collectors.joining("; "));
-        String text = words.say("plan.lookedAt.noted", what);
-        return text.length() <= Instruments.LONGEST_NOTE ? text : text.substring(0, Instruments.LONGEST_NOTE - 1) + "…";
+    private static Note told(Beforehand beforehand) {
+        return new Note.BegunAllTheSame(
+                beforehand.referrals().stream().map(Referral::note).toList(),
+                beforehand.findings().stream().filter(Finding::stops).toList());
     }
 }

@@ -1,10 +1,10 @@
-package rosinedpeg.web.bench;
+package rosinedpeg.web.platform;
 
 import java.util.Map;
 import rosinedpeg.core.plan.StepFigure;
 
 /** Names that are kept on record, and what goes by another name by now. */
-final class KeptNames {
+public final class KeptNames {
 
     /** By type, the old name and the present one. A name that is given up is never given to anything else. */
     private static final Map<Class<?>, Map<String, String>> FORMER =
@@ -20,7 +20,7 @@ final class KeptNames {
      * @return the constant
      * @throws IllegalArgumentException when there is none of that name, and never was
      */
-    static <E extends Enum<E>> E of(Class<E> type, String name) {
+    public static <E extends Enum<E>> E of(Class<E> type, String name) {
         return Enum.valueOf(type, FORMER.getOrDefault(type, Map.of()).getOrDefault(name, name));
     }
 }
