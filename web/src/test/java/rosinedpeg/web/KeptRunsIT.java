@@ -41,6 +41,7 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.SignedIn;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -49,7 +50,7 @@ import tools.jackson.databind.node.ObjectNode;
  * Runs as every release wrote them, {@code src/test/resources/kept/}, are read for ever after: plan, ledger, and where they
  * stood. A release adds its own by {@code -Dpeg.keep=FILE}, and none is ever changed.
  */
-class KeptRunsIT extends RunningApplication {
+class KeptRunsIT extends InRequests {
 
     private static final Path KEPT = Path.of("src/test/resources/kept");
 
@@ -83,7 +84,7 @@ class KeptRunsIT extends RunningApplication {
 
     /** A workshop's other runs are not disturbed by one that is from a later release, or spoilt. */
     @Test
-    void aRunThatCannotBeReadSaysSoAndDisturbsNobody() {
+    void aRunThatCannotBeReadSaysSoAndDisturbsNobody() throws Exception {
         UUID viola = openRun("Pit 5 viola");
         List<UUID> readable =
                 at(() -> benches.open().runs().stream().map(run -> run.id()).toList());
@@ -99,6 +100,7 @@ class KeptRunsIT extends RunningApplication {
             assertThat(run.id()).isEqualTo(spoilt);
             assertThat(run.why()).contains("FLY");
         });
+        pagesOf(spoilt);
         assertThatThrownBy(() -> at(() -> benches.giveUp(viola))).hasMessageContaining("can be read");
         assertThat(at(() -> benches.giveUp(spoilt))).isEqualTo(instrument("Pit 11 bass"));
         assertThat(at(() -> benches.openFor(instrument("Pit 11 bass")))).isEmpty();
@@ -108,6 +110,23 @@ class KeptRunsIT extends RunningApplication {
                         .single())
                 .as("nothing of it is lost")
                 .isEqualTo(1);
+    }
+
+    /** Its page says so, every other way to it leads there, and nobody else's page is touched. */
+    private void pagesOf(UUID spoilt) throws Exception {
+        SignedIn bench = account("bench");
+        assertThat(page(bench, "/bench/" + spoilt)).contains("This run cannot be read", "FLY");
+        assertThat(post(
+                        bench,
+                        "/bench/" + spoilt + "/done",
+                        "press",
+                        UUID.randomUUID().toString(),
+                        "step",
+                        "0"))
+                .hasRedirectedUrl("/bench/" + spoilt);
+        for (String page : List.of("/", "/bench")) {
+            assertThat(page(bench, page)).contains("cannot be read", "Pit 5 viola");
+        }
     }
 
     @Test

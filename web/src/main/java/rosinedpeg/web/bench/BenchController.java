@@ -134,7 +134,15 @@ class BenchController {
 
     @GetMapping("/bench/{id}")
     String run(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
-        return show(id, form, model, false);
+        try {
+            return show(id, form, model, false);
+        } catch (UnreadableRunException cannotBeRead) {
+            log.error("An open run cannot be read", cannotBeRead);
+            UnreadableRun unreadable = cannotBeRead.run();
+            model.addAttribute("run", unreadable);
+            model.addAttribute("instrument", instruments.get(unreadable.instrumentId()));
+            return "bench/unreadable";
+        }
     }
 
     /** Gives up a run that cannot be read. */
@@ -145,13 +153,14 @@ class BenchController {
         return "redirect:/instruments/" + instrument;
     }
 
-    /** A run that cannot be read says so, whatever of it was asked for. */
+    /** Whatever else is asked of a run that cannot be read leads to the page that says so. */
     @ExceptionHandler
-    String cannotBeRead(UnreadableRunException unreadable, Model model, HttpServletRequest request) {
-        log.error("An open run cannot be read", unreadable);
-        model.addAttribute("run", unreadable.run());
-        model.addAttribute("instrument", instruments.get(unreadable.run().instrumentId()));
-        return Htmx.asks(request) ? "bench/unreadable :: bench" : "bench/unreadable";
+    String cannotBeRead(UnreadableRunException unreadable, HttpServletRequest request, HttpServletResponse response) {
+        String page = "/bench/" + unreadable.run().id();
+        if (Htmx.asks(request)) {
+            response.setHeader("HX-Redirect", page);
+        }
+        return "redirect:" + page;
     }
 
     /** Says more or less from now on, on this device. */

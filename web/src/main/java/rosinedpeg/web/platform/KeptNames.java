@@ -1,5 +1,6 @@
 package rosinedpeg.web.platform;
 
+import java.util.Arrays;
 import java.util.Map;
 import rosinedpeg.core.plan.StepFigure;
 
@@ -21,6 +22,11 @@ public final class KeptNames {
      * @throws IllegalArgumentException when there is none of that name, and never was
      */
     public static <E extends Enum<E>> E of(Class<E> type, String name) {
-        return Enum.valueOf(type, FORMER.getOrDefault(type, Map.of()).getOrDefault(name, name));
+        String present = FORMER.getOrDefault(type, Map.of()).getOrDefault(name, name);
+        return Arrays.stream(type.getEnumConstants())
+                .filter(constant -> constant.name().equals(present))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "name is " + name + "; no " + type.getSimpleName() + " is called so"));
     }
 }
