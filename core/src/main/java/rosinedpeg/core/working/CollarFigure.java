@@ -10,21 +10,14 @@ public enum CollarFigure implements Workable<CollarGrounds> {
     /** Until its collar is as good as at the wall; a hundred years when it does not move in. */
     MONTHS_TO_WALL(Unit.MONTH, CollarGrounds::monthsToWall);
 
-    private final Unit unit;
-    private final ToDoubleFunction<CollarGrounds> value;
+    private final Formula<CollarGrounds> formula;
 
-    CollarFigure(Unit unit, ToDoubleFunction<CollarGrounds> value) {
-        this.unit = unit;
-        this.value = value;
+    CollarFigure(Unit unit, ToDoubleFunction<CollarGrounds> from) {
+        this.formula = new Formula<>(unit, from);
     }
 
     @Override
-    public Unit unit() {
-        return unit;
-    }
-
-    @Override
-    public double value(CollarGrounds grounds) {
-        return value.applyAsDouble(grounds);
+    public Formula<CollarGrounds> formula() {
+        return formula;
     }
 }

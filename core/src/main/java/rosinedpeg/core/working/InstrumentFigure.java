@@ -117,22 +117,15 @@ public enum InstrumentFigure implements Workable<InstrumentGrounds> {
     /** By how much the prouder middle groove is to be deepened. */
     EVENING(Unit.MILLIMETRE, in -> BridgeCurve.of(in.setUp()).evening().byMm());
 
-    private final Unit unit;
-    private final ToDoubleFunction<InstrumentGrounds> value;
+    private final Formula<InstrumentGrounds> formula;
 
-    InstrumentFigure(Unit unit, ToDoubleFunction<InstrumentGrounds> value) {
-        this.unit = unit;
-        this.value = value;
+    InstrumentFigure(Unit unit, ToDoubleFunction<InstrumentGrounds> from) {
+        this.formula = new Formula<>(unit, from);
     }
 
     @Override
-    public Unit unit() {
-        return unit;
-    }
-
-    @Override
-    public double value(InstrumentGrounds grounds) {
-        return value.applyAsDouble(grounds);
+    public Formula<InstrumentGrounds> formula() {
+        return formula;
     }
 
     /**

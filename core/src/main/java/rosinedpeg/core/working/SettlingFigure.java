@@ -37,21 +37,14 @@ public enum SettlingFigure implements Workable<SettlingGrounds> {
         return (sinking.sankCents() - sinking.expectedCents()) / sinking.spreadCents();
     });
 
-    private final Unit unit;
-    private final ToDoubleFunction<SettlingGrounds> value;
+    private final Formula<SettlingGrounds> formula;
 
-    SettlingFigure(Unit unit, ToDoubleFunction<SettlingGrounds> value) {
-        this.unit = unit;
-        this.value = value;
+    SettlingFigure(Unit unit, ToDoubleFunction<SettlingGrounds> from) {
+        this.formula = new Formula<>(unit, from);
     }
 
     @Override
-    public Unit unit() {
-        return unit;
-    }
-
-    @Override
-    public double value(SettlingGrounds grounds) {
-        return value.applyAsDouble(grounds);
+    public Formula<SettlingGrounds> formula() {
+        return formula;
     }
 }

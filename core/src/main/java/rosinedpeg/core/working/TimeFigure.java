@@ -7,12 +7,7 @@ public enum TimeFigure implements Workable<TimeGrounds> {
     USUAL_TIME;
 
     @Override
-    public Unit unit() {
-        return Unit.MINUTE;
-    }
-
-    @Override
-    public double value(TimeGrounds grounds) {
-        return grounds.minutes();
+    public Formula<TimeGrounds> formula() {
+        return new Formula<>(Unit.MINUTE, TimeGrounds::minutes);
     }
 }

@@ -11,21 +11,14 @@ public enum TuningFigure implements Workable<TuningGrounds> {
     /** How often it will have to be gone round before every string is in tune. */
     ROUNDS(Unit.RATIO, on -> on.next().map(NextRound::rounds).orElse(0));
 
-    private final Unit unit;
-    private final ToDoubleFunction<TuningGrounds> value;
+    private final Formula<TuningGrounds> formula;
 
-    TuningFigure(Unit unit, ToDoubleFunction<TuningGrounds> value) {
-        this.unit = unit;
-        this.value = value;
+    TuningFigure(Unit unit, ToDoubleFunction<TuningGrounds> from) {
+        this.formula = new Formula<>(unit, from);
     }
 
     @Override
-    public Unit unit() {
-        return unit;
-    }
-
-    @Override
-    public double value(TuningGrounds grounds) {
-        return value.applyAsDouble(grounds);
+    public Formula<TuningGrounds> formula() {
+        return formula;
     }
 }

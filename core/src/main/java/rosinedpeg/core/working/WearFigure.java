@@ -10,21 +10,14 @@ public enum WearFigure implements Workable<WearGrounds> {
     /** Until it is due; below 0 when it is over. */
     MONTHS_LEFT(Unit.MONTH, on -> on.wear().monthsLeft(on.demandShare(), on.hoursPerWeek()));
 
-    private final Unit unit;
-    private final ToDoubleFunction<WearGrounds> value;
+    private final Formula<WearGrounds> formula;
 
-    WearFigure(Unit unit, ToDoubleFunction<WearGrounds> value) {
-        this.unit = unit;
-        this.value = value;
+    WearFigure(Unit unit, ToDoubleFunction<WearGrounds> from) {
+        this.formula = new Formula<>(unit, from);
     }
 
     @Override
-    public Unit unit() {
-        return unit;
-    }
-
-    @Override
-    public double value(WearGrounds grounds) {
-        return value.applyAsDouble(grounds);
+    public Formula<WearGrounds> formula() {
+        return formula;
     }
 }

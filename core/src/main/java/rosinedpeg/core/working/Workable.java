@@ -1,5 +1,8 @@
 package rosinedpeg.core.working;
 
+import static java.util.Objects.requireNonNull;
+
+import java.util.function.ToDoubleFunction;
 import rosinedpeg.core.figure.Unit;
 
 /**
@@ -12,8 +15,13 @@ public interface Workable<G extends Grounds<G>> {
     /** {@return its name, by which its words are found} */
     String name();
 
+    /** {@return how it is worked out} */
+    Formula<G> formula();
+
     /** {@return its unit} */
-    Unit unit();
+    default Unit unit() {
+        return formula().unit();
+    }
 
     /**
      * Works it out.
@@ -22,5 +30,23 @@ public interface Workable<G extends Grounds<G>> {
      * @return the figure's value, in its unit
      * @throws IllegalArgumentException when what it needs is missing
      */
-    double value(G grounds);
+    default double value(G grounds) {
+        requireNonNull(grounds, "grounds");
+        return formula().from().applyAsDouble(grounds);
+    }
+
+    /**
+     * How a figure is worked out.
+     *
+     * @param unit its unit
+     * @param from its value in that unit, from what it rests on
+     * @param <G> what it rests on
+     */
+    record Formula<G>(Unit unit, ToDoubleFunction<G> from) {
+        /** Checks the parts. */
+        public Formula {
+            requireNonNull(unit, "unit");
+            requireNonNull(from, "from");
+        }
+    }
 }
