@@ -256,6 +256,7 @@ class WorkingTest {
                 .containsExactly(
                         new What.Other(What.Part.SETTLING_READING, null, 1),
                         new What.Other(What.Part.SETTLING_READING, null, 2));
+        assertThatThrownBy(() -> SettlingFigure.READ_LOST.value(read)).hasMessageContaining("counted from 1");
         Sinking second = SettlingFit.of(usual, read.readings()).sinkings().get(1);
         assertThat(SettlingFigure.OUT_OF_LINE.value(read.atReading(2)))
                 .isEqualTo((second.sankCents() - second.expectedCents()) / second.spreadCents());

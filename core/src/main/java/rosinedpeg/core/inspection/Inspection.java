@@ -66,8 +66,6 @@ public final class Inspection {
     /** For so many days after a string went on the bridge is looked at daily. */
     public static final int DAILY_LOOKS = 7;
 
-    private static final double DAYS_PER_MONTH = 365.25 / 12;
-
     private final Condition condition;
     private final SetUp setUp;
     private final LocalDate today;
@@ -285,8 +283,7 @@ public final class Inspection {
             }
         }
         CollarTrend trend = new CollarTrend(condition.collars().getOrDefault(position, List.of()), wood);
-        trend.runsOutOn()
-                .map(day -> ChronoUnit.DAYS.between(today, day) / DAYS_PER_MONTH)
+        trend.monthsLeft(today)
                 .filter(months -> months <= COLLAR_WARNING_MONTHS)
                 .ifPresent(months -> refer(
                         position,

@@ -26,6 +26,7 @@ public final class CollarTrend {
     public static final double LEAST_MM = 1;
 
     private static final double DAYS_PER_YEAR = 365.25;
+    private static final double DAYS_PER_MONTH = DAYS_PER_YEAR / 12;
 
     private final List<Collar> logged;
     private final Optional<PegWood> wood;
@@ -65,6 +66,12 @@ public final class CollarTrend {
                         (forecast.firstMm() - LEAST_MM) / forecast.mmPerYear().value() * DAYS_PER_YEAR)
                 .filter(days -> days < 100 * DAYS_PER_YEAR)
                 .map(days -> first().plusDays((long) Math.ceil(days)));
+    }
+
+    /** {@return the months from a day until then, below 0 when it is over; empty when it does not move in, or nobody knows} */
+    public Optional<Double> monthsLeft(LocalDate today) {
+        requireNonNull(today, "today");
+        return runsOutOn().map(day -> ChronoUnit.DAYS.between(today, day) / DAYS_PER_MONTH);
     }
 
     /** {@return how far the peg moves in within a year, and where that is known from; empty when nothing tells} */

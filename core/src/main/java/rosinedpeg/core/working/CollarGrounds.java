@@ -3,7 +3,6 @@ package rosinedpeg.core.working;
 import static java.util.Objects.requireNonNull;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,7 +22,6 @@ import rosinedpeg.core.pegs.PegWood;
 public record CollarGrounds(List<Collar> logged, Optional<PegWood> wood, LocalDate today)
         implements Grounds<CollarGrounds> {
 
-    private static final double DAYS_PER_MONTH = 365.25 / 12;
     private static final double HUNDRED_YEARS = 1200;
 
     /** Checks the parts and copies the list. */
@@ -43,10 +41,7 @@ public record CollarGrounds(List<Collar> logged, Optional<PegWood> wood, LocalDa
 
     double monthsToWall() {
         mmPerYear();
-        return new CollarTrend(logged, wood)
-                .runsOutOn()
-                .map(day -> ChronoUnit.DAYS.between(today, day) / DAYS_PER_MONTH)
-                .orElse(HUNDRED_YEARS);
+        return new CollarTrend(logged, wood).monthsLeft(today).orElse(HUNDRED_YEARS);
     }
 
     /** {@inheritDoc} */

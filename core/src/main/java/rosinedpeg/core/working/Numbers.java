@@ -2,6 +2,7 @@ package rosinedpeg.core.working;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,14 +20,7 @@ import rosinedpeg.core.strings.StringSpec;
 /** The numbers of an instrument and of its strings, for whatever rests on them. */
 final class Numbers {
 
-    private static final Set<What.Part> OF_A_STRING = Set.of(
-            What.Part.DESIGN_LENGTH,
-            What.Part.TENSION,
-            What.Part.DIAMETER,
-            What.Part.AXIAL_STIFFNESS,
-            What.Part.TAIL_SILK_END,
-            What.Part.TOP_SILK_START,
-            What.Part.TOTAL_LENGTH);
+    private static final Set<What.Part> OF_A_STRING = EnumSet.range(What.Part.DESIGN_LENGTH, What.Part.TOP_SILK_START);
 
     private Numbers() {}
 

@@ -28,12 +28,12 @@ public enum SettlingFigure implements Workable<SettlingGrounds> {
                     .wantsTuningAtHours(on.tunedAtHours(), on.toleranceCents())
                     .orElse(on.tunedAtHours() + SettlingForecast.FURTHEST_HOURS)),
     /** All that was read to be lost by the reading that is asked about. */
-    READ_LOST(Unit.CENT, on -> SettlingReading.losses(on.readings()).get(on.reading() - 1)),
+    READ_LOST(Unit.CENT, on -> SettlingReading.losses(on.readings()).get(on.askedReading())),
     /** What such a string has usually lost by then. */
     USUALLY_LOST(Unit.CENT, on -> on.usual().lostCents(on.hours())),
     /** By how many spreads a reading was further down than expected. */
     OUT_OF_LINE(Unit.RATIO, on -> {
-        Sinking sinking = on.fit().sinkings().get(on.reading() - 1);
+        Sinking sinking = on.fit().sinkings().get(on.askedReading());
         return (sinking.sankCents() - sinking.expectedCents()) / sinking.spreadCents();
     });
 

@@ -71,6 +71,14 @@ public record SettlingGrounds(
                 usual, readings, other, readings.get(other - 1).hours(), tunedAtHours, toleranceCents, windowHours);
     }
 
+    /** {@return the index of the reading that is asked about} */
+    int askedReading() {
+        if (reading == 0) {
+            throw new IllegalArgumentException("reading is 0; this figure is a reading's, counted from 1");
+        }
+        return reading - 1;
+    }
+
     SettlingFit fit() {
         return SettlingFit.of(usual, readings);
     }

@@ -11,7 +11,6 @@ import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
-import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.load.LoadShares;
@@ -35,9 +34,9 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.KeptPlan.Bands;
 import rosinedpeg.web.bench.KeptPlan.KeptAmendment;
-import rosinedpeg.web.bench.KeptPlan.KeptFigure;
 import rosinedpeg.web.bench.KeptPlan.KeptSetUp;
 import rosinedpeg.web.bench.KeptPlan.KeptStep;
+import rosinedpeg.web.platform.KeptFigure;
 import rosinedpeg.web.platform.KeptNames;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -156,7 +155,7 @@ class KeptForms {
         Map<String, KeptFigure> measured = new LinkedHashMap<>();
         setUp.figures().forEach((measurable, figure) -> {
             if (figure.origin() != Origin.DEFAULT) {
-                measured.put(measurable.code(), kept(figure));
+                measured.put(measurable.code(), KeptFigure.of(figure));
             }
         });
         return new KeptSetUp(
@@ -177,16 +176,11 @@ class KeptForms {
                 step.position() == null ? null : step.position().name(),
                 names(step.materials()),
                 names(step.cautions()),
-                byName(step.figures(), KeptForms::kept),
+                byName(step.figures(), KeptFigure::of),
                 byName(step.tensionsAfterN(), tension -> tension),
                 step.sharesAfter().bass(),
                 step.sharesAfter().treble(),
                 step.bandAfter().name());
-    }
-
-    private static KeptFigure kept(Figure figure) {
-        return new KeptFigure(
-                figure.value(), figure.unit().name(), figure.origin().name());
     }
 
     private static List<String> names(Collection<? extends Enum<?>> many) {
@@ -219,7 +213,7 @@ class KeptForms {
 
     private static SetUp setUp(KeptSetUp kept) {
         Map<Measurable, Figure> measured = new LinkedHashMap<>();
-        kept.measured().forEach((code, figure) -> measured.put(Measurable.ofCode(code), figure(figure)));
+        kept.measured().forEach((code, figure) -> measured.put(Measurable.ofCode(code), figure.figure()));
         return new SetUp(
                 Size.of(KeptNames.of(Family.class, kept.family()), kept.size()),
                 kept.leftHanded(),
@@ -239,7 +233,7 @@ class KeptForms {
 
     private static Step step(int index, KeptStep kept) {
         Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
-        kept.figures().forEach((name, figure) -> figures.put(KeptNames.of(StepFigure.class, name), figure(figure)));
+        kept.figures().forEach((name, figure) -> figures.put(KeptNames.of(StepFigure.class, name), figure.figure()));
         return new Step(
                 index,
                 KeptNames.of(StepKind.class, kept.kind()),
@@ -250,11 +244,6 @@ class KeptForms {
                 byPosition(kept.after(), tension -> tension),
                 new LoadShares(kept.bass(), kept.treble()),
                 KeptNames.of(LoadBand.class, kept.band()));
-    }
-
-    private static Figure figure(KeptFigure kept) {
-        return new Figure(
-                kept.value(), KeptNames.of(Unit.class, kept.unit()), KeptNames.of(Origin.class, kept.origin()));
     }
 
     private static <E extends Enum<E>> List<E> ofNames(Class<E> type, List<String> names) {

@@ -2,6 +2,7 @@ package rosinedpeg.web.bench;
 
 import java.util.List;
 import java.util.Map;
+import rosinedpeg.web.platform.KeptFigure;
 
 /**
  * The form a plan is kept in, version {@value #VERSION}: plain words and numbers, so that a change inside the core leaves what
@@ -54,15 +55,6 @@ record KeptPlan(
             Map<String, String> tailEnds,
             Map<String, String> pegSides,
             String pegs) {}
-
-    /**
-     * A figure.
-     *
-     * @param value the number
-     * @param unit its unit
-     * @param origin where it is from
-     */
-    record KeptFigure(double value, String unit, String origin) {}
 
     /**
      * Where the bands of the post's load begin.

@@ -4,15 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.causes.BreakPlace;
-import rosinedpeg.core.figure.Figure;
-import rosinedpeg.core.figure.Origin;
-import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.platform.KeptFigure;
 import rosinedpeg.web.platform.KeptNames;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -75,12 +73,7 @@ class NoteForms {
                 finding.severity().name(),
                 name(finding.position()),
                 finding.refer(),
-                finding.figures().stream()
-                        .map(figure -> new KeptFigure(
-                                figure.value(),
-                                figure.unit().name(),
-                                figure.origin().name()))
-                        .toList());
+                finding.figures().stream().map(KeptFigure::of).toList());
     }
 
     private static String name(Enum<?> constant) {
@@ -116,12 +109,7 @@ class NoteForms {
                 KeptNames.of(FindingKind.class, kept.finding()),
                 KeptNames.of(Severity.class, kept.severity()),
                 of(Position.class, kept.position()),
-                kept.figures().stream()
-                        .map(figure -> new Figure(
-                                figure.value(),
-                                KeptNames.of(Unit.class, figure.unit()),
-                                KeptNames.of(Origin.class, figure.origin())))
-                        .toList(),
+                kept.figures().stream().map(KeptFigure::figure).toList(),
                 kept.refer());
     }
 
@@ -136,8 +124,6 @@ class NoteForms {
     private record KeptWork(String work) {}
 
     private record KeptReferral(String text, KeptMishap mishap) {}
-
-    private record KeptFigure(double value, String unit, String origin) {}
 
     private record KeptFinding(
             String finding, String severity, String position, boolean refer, List<KeptFigure> figures) {}
