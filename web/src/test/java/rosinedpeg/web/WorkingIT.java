@@ -40,7 +40,7 @@ class WorkingIT extends InBrowser {
     void everyFigureOfAnInstrumentOpensItsWorking(String name) {
         Page page = signedIn("bench", 1280);
         UUID id = instrument(name);
-        everyFigureOpens(page, id, "", "bridge", "pegbox", "tailpiece", "post", "fit", "plan?strings=II");
+        everyFigureOpens(page, id, "", "bridge", "pegbox", "tailpiece", "post", "fit", "referral", "plan?strings=II");
         assertThat(browser.complaints()).isEmpty();
     }
 
@@ -124,6 +124,7 @@ class WorkingIT extends InBrowser {
             figuresThatOpen(page, seen);
             pedal(page);
         }
+        figuresThatOpen(page, seen);
         assertThat(seen.stream()
                         .map(address -> address.replaceAll(".*/working/([A-Z_]+).*", "$1"))
                         .distinct())

@@ -41,7 +41,7 @@ public final class BenchLedger {
     private final List<Mishap> mishaps = new ArrayList<>();
     private int reached;
     private int askedAgain = -1;
-    private double thinnest = 1;
+    private Map<Position, Double> thinnestN;
     private final List<BridgeLook> looks = new ArrayList<>();
     private boolean ended;
     private long lastStepSequence;
@@ -50,6 +50,7 @@ public final class BenchLedger {
         this.plan = plan;
         this.load = plan.load();
         this.tensionsN = new EnumMap<>(plan.tensionsAtStartN());
+        this.thinnestN = plan.tensionsAtStartN();
     }
 
     /**
@@ -92,7 +93,9 @@ public final class BenchLedger {
         } else if (event instanceof BenchEvent.Ended) {
             ended = state(0).allStringsOn();
         }
-        thinnest = Math.min(thinnest, shares().treble());
+        if (shares().treble() < load.shares(thinnestN).treble()) {
+            thinnestN = Map.copyOf(tensionsN);
+        }
     }
 
     private void wentWrong(BenchEvent.WentWrong wrong) {
@@ -225,7 +228,7 @@ public final class BenchLedger {
                 new ArrayList<>(owed),
                 tensionsN,
                 shares(),
-                thinnest,
+                thinnestN,
                 pitchCents,
                 looks,
                 mishaps,

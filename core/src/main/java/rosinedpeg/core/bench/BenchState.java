@@ -31,7 +31,7 @@ import rosinedpeg.core.strings.Position;
  * @param owed steps that were left out
  * @param tensionsN present tension of every string, in N
  * @param shares load left on the feet
- * @param thinnest the least treble-foot share so far
+ * @param thinnestN tension of every string, in N, when the load on the treble foot was the least so far
  * @param pitchCents the latest pitch reading of each string since it was last let down
  * @param looks the readings of the bridge's gap, in order
  * @param mishaps what went wrong so far, in order
@@ -46,7 +46,7 @@ public record BenchState(
         List<Integer> owed,
         Map<Position, Double> tensionsN,
         LoadShares shares,
-        double thinnest,
+        Map<Position, Double> thinnestN,
         Map<Position, Double> pitchCents,
         List<BridgeLook> looks,
         List<Mishap> mishaps,
@@ -60,13 +60,19 @@ public record BenchState(
         requireNonNull(plan, "plan");
         requireNonNull(shares, "shares");
         requireFinite("tensionsN", tensionsN);
-        requireFinite("thinnest", thinnest);
+        requireFinite("thinnestN", thinnestN);
         requireFinite("pitchCents", pitchCents);
         owed = List.copyOf(owed);
         tensionsN = Position.inOrder(tensionsN);
+        thinnestN = Position.inOrder(thinnestN);
         pitchCents = Position.inOrder(pitchCents);
         looks = List.copyOf(looks);
         mishaps = List.copyOf(mishaps);
+    }
+
+    /** {@return the least treble-foot share so far} */
+    public double thinnest() {
+        return plan.load().shares(thinnestN).treble();
     }
 
     /** {@return the latest gap reading of the bridge in mm, null before the first} */
