@@ -26,6 +26,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.load.LoadBand;
@@ -95,7 +96,7 @@ class PlanRulesTest {
         };
     }
 
-    @Property(tries = 600)
+    @Property(tries = 3000)
     void noStepIsUnheldWithoutSayingSoWhateverGoesWrong(
             @ForAll @IntRange(max = 6) int work,
             @ForAll Family family,
@@ -105,7 +106,9 @@ class PlanRulesTest {
             @ForAll @IntRange(max = 400) int at,
             @ForAll Mishap.Kind kind,
             @ForAll @IntRange(max = 4) int string,
-            @ForAll @IntRange(max = 3) int times) {
+            @ForAll @IntRange(max = 3) int times,
+            @ForAll @IntRange(max = 60) int later,
+            @ForAll Mishap.Kind then) {
         ChangePlan plan = plan(work, family, size, five, chosen);
         assertRules(plan);
         assertLookedAfterEachNeighbour(plan);
@@ -115,6 +118,15 @@ class PlanRulesTest {
         ChangePlan amended = Examples.amended(plan, reached, mishap, times, Optional.empty());
         assertRules(amended);
         assertThat(amended.steps().subList(0, reached)).isEqualTo(plan.steps().subList(0, reached));
+        int reachedThen = Math.min(reached + later, amended.steps().size() - 1);
+        if (reachedThen >= 0) {
+            assertRules(Examples.amended(
+                    amended,
+                    reachedThen,
+                    new Mishap(then, positions.get((string + later) % positions.size()), BreakPlace.PEG),
+                    then == kind ? times + 1 : 0,
+                    Optional.empty()));
+        }
     }
 
     private static void assertRules(ChangePlan plan) {
@@ -190,6 +202,20 @@ class PlanRulesTest {
                 .orElseThrow();
         assertThat(lightest.sharesAfter().bass()).isCloseTo(0.15, within(0.005));
         assertThat(lightest.cautions()).contains(Caution.BASS_FOOT_THIN);
+    }
+
+    /** Three of four are off together, and the one that holds the post breaks: the first time, and once more. */
+    @ParameterizedTest
+    @ValueSource(ints = {0, 1})
+    void nothingHoldsWhenTheLastOneBreaks(int times) {
+        ChangePlan plan = plan(5, Family.VIOLIN, 0, false, 0b1101);
+        int off = kinds(plan).lastIndexOf(StepKind.LET_DOWN) + 1;
+        ChangePlan broken = Examples.amended(
+                plan, off, new Mishap(Mishap.Kind.STRING_BROKE, II, BreakPlace.NUT), times, Optional.empty());
+        assertThat(kinds(broken).subList(off, broken.steps().size()))
+                .containsSubsequence(
+                        StepKind.LAY_FLAT, StepKind.TAKE_OUT_REMAINS, StepKind.LOOK_FOR_POST, StepKind.BRING_UP)
+                .containsOnlyOnce(StepKind.LAY_FLAT, StepKind.LOOK_FOR_POST);
     }
 
     @ParameterizedTest

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.IntConsumer;
+import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import rosinedpeg.core.bridge.BridgeEasing;
@@ -174,9 +175,14 @@ public final class MishapPlanner {
                 if (step.kind().turnsEveryPeg()) {
                     left.testMachines();
                 }
-                step.tensionsAfterN()
-                        .forEach((position, tensionN) -> left.setTensionN(
-                                position, still.contains(position) ? carriedN.get(position) : tensionN));
+                Map<Position, Double> thenN = new EnumMap<>(step.tensionsAfterN());
+                still.forEach(position -> thenN.put(position, carriedN.get(position)));
+                if (left.slack()
+                        && !did(kind -> kind == StepKind.LOOK_FOR_POST, left)
+                        && thenN.values().stream().anyMatch(tensionN -> tensionN > 0)) {
+                    left.lookForPost();
+                }
+                thenN.forEach(left::setTensionN);
                 List<Caution> cautions = new ArrayList<>(step.cautions());
                 cautions.removeAll(OF_LOAD);
                 left.add(step.kind(), step.position(), step.materials(), cautions, step.figures());
@@ -260,7 +266,7 @@ public final class MishapPlanner {
     /** Writes the steps; says what of the plan comes after them. */
     private List<Step> answer(Mishap mishap, int times) {
         Remedy remedy = remedy(mishap);
-        if (expectedN.values().stream().allMatch(tensionN -> tensionN == 0)) {
+        if (list.slack()) {
             layFlat();
         }
         if (times >= remedy.tries()) {
@@ -305,6 +311,7 @@ public final class MishapPlanner {
     }
 
     private void takeOutRemains(Position position) {
+        layFlatWithout(position);
         list.setTensionN(position, 0);
         if (plan.setUp().tailEnds().get(position).hasFineTuner()) {
             list.add(StepKind.BACK_OUT_FINE_TUNER, position);
@@ -350,6 +357,7 @@ public final class MishapPlanner {
 
     private void letDown(Position position) {
         if (list.tensionN(position) > 0) {
+            layFlatWithout(position);
             list.testMachine(position);
             list.setTensionN(position, 0);
             list.add(StepKind.LET_DOWN_AT_PEG, position, List.of(), List.of(Caution.EYES, Caution.SHARP_ENDS));
@@ -455,14 +463,32 @@ public final class MishapPlanner {
         TuningRounds.FROM_SLACK.forEach(this::raise);
     }
 
-    /** Nothing holds the post now; what lies on its back already is not moved. */
+    /** The last string that carries anything is about to be slack. */
+    private void layFlatWithout(Position position) {
+        if (list.tensionsN().entrySet().stream().allMatch(at -> at.getKey() == position || at.getValue() == 0)) {
+            lieFlat();
+        }
+    }
+
+    /** Nothing holds the post now. */
     private void layFlat() {
         plan.setUp().positions().forEach(position -> list.setTensionN(position, 0));
-        boolean lies = Stream.concat(plan.steps().subList(0, reached).stream(), list.steps().stream())
-                .anyMatch(step -> step.kind() == StepKind.LAY_FLAT || step.kind() == StepKind.LAY_ON_BACK_AND_BLOCK);
-        if (!lies) {
+        lieFlat();
+    }
+
+    /** What lies on its back already is not moved. */
+    private void lieFlat() {
+        if (!did(kind -> kind == StepKind.LAY_FLAT || kind == StepKind.LAY_ON_BACK_AND_BLOCK, list)) {
             list.layFlat();
         }
+    }
+
+    /** {@return whether such a step was done in this run, or comes before what is written next} */
+    private boolean did(Predicate<StepKind> kind, StepList written) {
+        return Stream.of(plan.steps().subList(0, reached), list.steps(), written.steps())
+                .flatMap(List::stream)
+                .map(Step::kind)
+                .anyMatch(kind);
     }
 
     private void raise(double share) {

@@ -110,6 +110,11 @@ final class StepList {
         return bands.of(load.shares(tensionsN).treble()) == LoadBand.UNHELD;
     }
 
+    /** {@return whether nothing carries anything} */
+    boolean slack() {
+        return tensionsN.values().stream().allMatch(tensionN -> tensionN == 0);
+    }
+
     double tensionN(Position position) {
         return tensionsN.get(position);
     }
