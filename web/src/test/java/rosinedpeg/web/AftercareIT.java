@@ -19,14 +19,15 @@ import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.aftercare.Aftercare;
+import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
-import rosinedpeg.web.instrument.Aftercare;
+import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.OwedWork;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -38,6 +39,9 @@ class AftercareIT extends InRequests {
 
     @Autowired
     Instruments instruments;
+
+    @Autowired
+    Notes notes;
 
     @Autowired
     Aftercare aftercare;
@@ -185,13 +189,12 @@ class AftercareIT extends InRequests {
                         : List.of(done(step)));
         assertThat(instrumentNow(violin).string(Position.III)).isEmpty();
         assertThat(instrumentNow(violin).strings()).hasSize(3);
-        assertThat(instrumentNow(violin).referrals()).isNotEmpty();
+        assertThat(in(() -> notes.referrals(violin))).isNotEmpty();
         assertThat(mvc.get().uri("/bench/" + run).with(user(account("pit"))).exchange())
                 .bodyText()
                 .contains("III stays off");
         in(() -> instruments.fit(violin, Position.III, kind, null, 0, Set.of(), false));
-        instrumentNow(violin)
-                .referrals()
+        in(() -> notes.referrals(violin))
                 .forEach(referral ->
                         post(account("bench"), "/instruments/" + violin + "/notes/" + referral.id() + "/settled"));
         assertThat(instrumentNow(violin).fullyStrung())

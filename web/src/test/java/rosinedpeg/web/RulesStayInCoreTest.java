@@ -22,7 +22,7 @@ class RulesStayInCoreTest {
             "/listen/StandInTuner.java",
             "/platform/Lengths.java",
             "/platform/Say.java",
-            "/instrument/FindingWords.java");
+            "/findings/FindingWords.java");
 
     @ParameterizedTest
     @CsvSource({

@@ -58,6 +58,7 @@ import rosinedpeg.core.working.InstrumentGrounds;
 import rosinedpeg.core.working.TuningFigure;
 import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.core.working.Working;
+import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.Benches.Taken;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
@@ -66,16 +67,16 @@ import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.drawing.View;
-import rosinedpeg.web.instrument.Aftercare;
-import rosinedpeg.web.instrument.Inspections;
+import rosinedpeg.web.findings.Inspections;
+import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.WorkingView;
 import rosinedpeg.web.listen.Tuner;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Wording;
+import rosinedpeg.web.working.WorkingView;
 
 /** Leads a run. Every button is a form of its own, so that it works without scripts too. */
 @Controller
@@ -296,7 +297,7 @@ class BenchController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        var text = Entry.text(result, "note", form.getNote(), Instruments.LONGEST_NOTE);
+        var text = Entry.text(result, "note", form.getNote(), Notes.LONGEST);
         return text.isEmpty()
                 ? show(id, form, model, Htmx.asks(request))
                 : take(id, form, new BenchEntry.Note(text.get()), model, request);

@@ -22,12 +22,13 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
-import rosinedpeg.web.instrument.Aftercare;
+import rosinedpeg.web.findings.Note;
+import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.Note;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** What a run that is over makes of the instrument's record: strings, notes, what is owed, what was learned. */
@@ -36,14 +37,21 @@ class RunClosing {
 
     private final RunEventRepository events;
     private final Instruments instruments;
+    private final Notes notes;
     private final Aftercare aftercare;
     private final StringKinds kinds;
     private final Clock clock;
 
     RunClosing(
-            RunEventRepository events, Instruments instruments, Aftercare aftercare, StringKinds kinds, Clock clock) {
+            RunEventRepository events,
+            Instruments instruments,
+            Notes notes,
+            Aftercare aftercare,
+            StringKinds kinds,
+            Clock clock) {
         this.events = events;
         this.instruments = instruments;
+        this.notes = notes;
         this.aftercare = aftercare;
         this.kinds = kinds;
         this.clock = clock;
@@ -53,9 +61,9 @@ class RunClosing {
     void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
         learn(run, finished);
-        finished.notes().forEach(note -> instruments.note(run.instrumentId(), new Note.Written(note.text()), false));
+        finished.notes().forEach(note -> notes.write(run.instrumentId(), new Note.Written(note.text()), false));
         if (outcome == Outcome.FINISHED && finished.state().plan().order().isEmpty()) {
-            instruments.note(
+            notes.write(
                     run.instrumentId(),
                     new Note.WorkDone(finished.state().plan().kind()),
                     false);
@@ -117,7 +125,7 @@ class RunClosing {
             boolean atFault = mishap.kind() == Mishap.Kind.STRING_BROKE
                     && breakages.instrumentAtFault(mishap.position(), mishap.place());
             before.add(mishap);
-            instruments.note(run.instrumentId(), new Note.WentWrong(mishap, atFault), refer || atFault);
+            notes.write(run.instrumentId(), new Note.WentWrong(mishap, atFault), refer || atFault);
             if (mishap.kind() == Mishap.Kind.STRING_BROKE && !state.changed().contains(mishap.position())) {
                 instruments.replaceBroken(run.instrumentId(), mishap.position());
             }

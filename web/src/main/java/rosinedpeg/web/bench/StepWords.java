@@ -16,7 +16,7 @@ import rosinedpeg.web.platform.Words;
 
 /** Puts a step of a plan into words. In templates: {@code @steps}. */
 @Component("steps")
-public class StepWords {
+class StepWords {
 
     private static final List<StepFigure> ON_CARD = List.of(
             StepFigure.TIP,

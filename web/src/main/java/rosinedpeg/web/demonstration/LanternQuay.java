@@ -44,6 +44,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.account.Accounts;
+import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
@@ -51,12 +52,13 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.diary.Occasion;
 import rosinedpeg.web.drawer.StringKind;
-import rosinedpeg.web.instrument.Aftercare;
+import rosinedpeg.web.findings.Note;
+import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
-import rosinedpeg.web.instrument.Note;
-import rosinedpeg.web.instrument.PegLook;
+import rosinedpeg.web.pegs.PegLook;
+import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.settling.Settlings;
@@ -75,6 +77,8 @@ class LanternQuay implements ApplicationRunner {
     private final Accounts accounts;
     private final InventedStrings strings;
     private final Instruments instruments;
+    private final PegLooks pegLooks;
+    private final Notes notes;
     private final Aftercare aftercare;
     private final Benches benches;
     private final Settlings settlings;
@@ -86,6 +90,8 @@ class LanternQuay implements ApplicationRunner {
             Accounts accounts,
             InventedStrings strings,
             Instruments instruments,
+            PegLooks pegLooks,
+            Notes notes,
             Aftercare aftercare,
             Benches benches,
             Settlings settlings,
@@ -95,6 +101,8 @@ class LanternQuay implements ApplicationRunner {
         this.accounts = accounts;
         this.strings = strings;
         this.instruments = instruments;
+        this.pegLooks = pegLooks;
+        this.notes = notes;
         this.aftercare = aftercare;
         this.benches = benches;
         this.settlings = settlings;
@@ -224,7 +232,7 @@ class LanternQuay implements ApplicationRunner {
         UUID pit9 = add("Pit 9 cello", Family.CELLO, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         fit(pit9, barge, Map.of(I, 70, II, 70, III, 70, IV, 70));
 
-        instruments.note(
+        notes.write(
                 pit9,
                 new Note.Written(
                         "Open seam at the lower treble bout, buzzes on IV. Not to be worked on before it is glued."),
@@ -282,7 +290,7 @@ class LanternQuay implements ApplicationRunner {
     }
 
     private void lookAtPeg(UUID instrument, Position position, int daysAgo, Set<PegSign> signs) {
-        instruments.lookAtPeg(
+        pegLooks.record(
                 instrument,
                 new PegLook(position, signs, Optional.empty(), null, day(daysAgo), "Bench under the stage"),
                 Map.of(),

@@ -1,4 +1,15 @@
 /** Lantern Quay, the made-up workshop that the demonstration shows. */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"platform", "account", "drawer", "instrument", "plan", "bench", "settling", "diary"})
+        allowedDependencies = {
+            "platform",
+            "account",
+            "drawer",
+            "instrument",
+            "bench",
+            "settling",
+            "diary",
+            "pegs",
+            "findings",
+            "aftercare"
+        })
 package rosinedpeg.web.demonstration;

@@ -1,3 +1,3 @@
 /** The dates the strings have to be ready for. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
 package rosinedpeg.web.diary;

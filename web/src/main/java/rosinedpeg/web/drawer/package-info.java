@@ -1,3 +1,3 @@
 /** The kinds of string the workshop works with. */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
 package rosinedpeg.web.drawer;

@@ -1,29 +1,21 @@
 package rosinedpeg.web.instrument;
 
 import java.time.LocalDate;
-import java.time.ZoneId;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import rosinedpeg.core.bridge.StuckShares;
-import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.grooves.Guard;
-import rosinedpeg.core.inspection.Condition;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
-import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.plan.Particulars;
-import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.wear.Demand;
-import rosinedpeg.core.wear.WearState;
 
 /**
  * An instrument as it stands.
@@ -34,9 +26,7 @@ import rosinedpeg.core.wear.WearState;
  * @param hoursPerWeek how much it is played
  * @param demand how fresh its strings are wanted
  * @param strings the strings on it, I first
- * @param referrals what a repairer has to see to, oldest first
  * @param fittings what it has beside its measurements
- * @param pegSigns what was noticed last at each peg
  * @param collars every collar distance that was measured, by peg
  * @param bridgeLookedAtOn the day its bridge was measured last, or null
  * @param coupling what its runs have shown of how much it gives
@@ -50,48 +40,16 @@ public record Instrument(
         double hoursPerWeek,
         Demand demand,
         List<StringOn> strings,
-        List<Referral> referrals,
         Fittings fittings,
-        Map<Position, Set<PegSign>> pegSigns,
         Map<Position, List<Collar>> collars,
         LocalDate bridgeLookedAtOn,
         Evidence coupling,
         StuckShares stuck,
         LoadBands bands) {
 
-    /** {@return everything that is known of it, to be looked over} */
-    Condition condition(ZoneId zone, Rosining rosining) {
-        Map<Position, WearState> wear = new EnumMap<>(Position.class);
-        strings.forEach(string -> wear.put(string.position(), string.state()));
-        return new Condition(
-                setUp,
-                specs(),
-                wear,
-                pegSigns,
-                collars,
-                fittings.parchment(),
-                fittings.tube(),
-                fittings.tunersBuiltIn(),
-                strings.stream()
-                        .flatMap(string -> string.fittedAt().stream())
-                        .max(Comparator.naturalOrder())
-                        .map(at -> at.atZone(zone).toLocalDate())
-                        .orElse(null),
-                bridgeLookedAtOn,
-                rosining,
-                fittings.pegWood().orElse(null));
-    }
-
     /** {@return what a plan has to know of it beside its set-up} */
     public Particulars particulars() {
         return new Particulars(bands, Guard.of(fittings.parchment(), fittings.tube() && !fittings.parchment()), stuck);
-    }
-
-    /** {@return how each peg behaves, by the last look at it} */
-    public Map<Position, PegCondition> pegConditions() {
-        Map<Position, PegCondition> conditions = new EnumMap<>(Position.class);
-        pegSigns.forEach((position, signs) -> conditions.put(position, PegCondition.of(signs)));
-        return conditions;
     }
 
     /** {@return the string at a position, empty when none is recorded there} */

@@ -5,7 +5,6 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -22,7 +21,6 @@ import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
-import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Measurable;
@@ -41,64 +39,43 @@ import rosinedpeg.web.platform.NotFoundException;
 /** The instruments of the workshop. */
 @Service
 @Transactional(readOnly = true)
-public class Instruments {
-
-    /** A note has at most so many characters. */
-    public static final int LONGEST_NOTE = 500;
+public class Instruments implements LogSource {
 
     private final InstrumentRepository instruments;
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
-    private final NoteRepository notes;
-    private final PegLookRepository looks;
     private final StringKinds kinds;
-    private final NoteForms noteForms;
-    private final NoteWords noteWords;
     private final Clock clock;
 
     Instruments(
             InstrumentRepository instruments,
             MeasurementRepository measurements,
             FittedStringRepository fitted,
-            NoteRepository notes,
-            PegLookRepository looks,
             StringKinds kinds,
-            NoteForms noteForms,
-            NoteWords noteWords,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
-        this.notes = notes;
-        this.looks = looks;
         this.kinds = kinds;
-        this.noteForms = noteForms;
-        this.noteWords = noteWords;
         this.clock = clock;
     }
 
-    /** {@return how every instrument stands, in the order they came to the rack; four queries however many there are} */
+    /** {@return how every instrument stands, in the order they came to the rack; three queries however many there are} */
     public List<Standing> standings() {
         Map<UUID, StringKind> kindsById = kinds.all();
         Map<UUID, List<FittedNow>> on = fitted.now().stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        Set<UUID> referred = notes.referred();
         return instruments.listed().stream()
-                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), referred, kindsById))
+                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), kindsById))
                 .toList();
     }
 
-    /** {@return some of the instruments, by their ids; six queries however many there are} */
+    /** {@return some of the instruments, by their ids; four queries however many there are} */
     public Map<UUID, Instrument> of(Collection<UUID> ids) {
         Map<UUID, List<MeasurementEntity>> measured =
                 measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(ids).stream()
                         .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
         Map<UUID, List<FittedNow>> on =
                 fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        Map<UUID, List<NoteEntity>> referred =
-                notes.findByInstrumentIdInAndReferTrueAndSettledAtIsNullOrderByRecordedAt(ids).stream()
-                        .collect(Collectors.groupingBy(NoteEntity::instrumentId));
-        Map<UUID, List<PegLookEntity>> looked = looks.findByInstrumentIdInOrderByLookedOnAscRecordedAtAsc(ids).stream()
-                .collect(Collectors.groupingBy(PegLookEntity::instrumentId));
         Map<UUID, StringKind> kindsById = kinds.all();
         return instruments.findByIdIn(ids).stream()
                 .collect(Collectors.toMap(
@@ -107,8 +84,6 @@ public class Instruments {
                                 entity,
                                 measured.getOrDefault(entity.id(), List.of()),
                                 on.getOrDefault(entity.id(), List.of()),
-                                referred.getOrDefault(entity.id(), List.of()),
-                                looked.getOrDefault(entity.id(), List.of()),
                                 kindsById)));
     }
 
@@ -123,6 +98,15 @@ public class Instruments {
     }
 
     /**
+     * Makes sure that this workshop has an instrument.
+     *
+     * @throws NotFoundException when it has none with that id
+     */
+    public void require(UUID id) {
+        entity(id);
+    }
+
+    /**
      * How the instrument stands that a string is on.
      *
      * @param fittedId the id of the very string
@@ -133,7 +117,7 @@ public class Instruments {
                 .filter(string -> string.removedAt() == null)
                 .map(string -> entity(string.instrumentId()))
                 .orElseThrow(() -> new NotFoundException("string " + fittedId));
-        return standing(entity.listed(), fitted.now(List.of(entity.id())), notes.referred(), kinds.all());
+        return standing(entity.listed(), fitted.now(List.of(entity.id())), kinds.all());
     }
 
     /** Puts an instrument on the rack. */
@@ -171,7 +155,7 @@ public class Instruments {
     }
 
     /** {@return every measurement of an instrument, the latest of each first} */
-    Map<Measurable, List<Measured>> history(UUID id) {
+    public Map<Measurable, List<Measured>> history(UUID id) {
         Map<Measurable, List<Measured>> history = new LinkedHashMap<>();
         for (MeasurementEntity one : measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id)) {
             history.computeIfAbsent(one.measurable(), none -> new ArrayList<>())
@@ -188,13 +172,13 @@ public class Instruments {
 
     /** Records what the pegs are made of; null when nobody knows. */
     @Transactional
-    void setPegWood(UUID id, PegWood wood) {
+    public void setPegWood(UUID id, PegWood wood) {
         entity(id).carve(wood);
     }
 
     /** Changes how much load the post wants. */
     @Transactional
-    void setBands(UUID id, LoadBands bands) {
+    public void setBands(UUID id, LoadBands bands) {
         entity(id).setBands(bands);
     }
 
@@ -206,27 +190,8 @@ public class Instruments {
 
     /** Changes what the strings are wound on and on which side each knob is, I first. */
     @Transactional
-    void peg(UUID id, PegKind kind, List<Side> knobs) {
+    public void peg(UUID id, PegKind kind, List<Side> knobs) {
         entity(id).peg(kind, knobs);
-    }
-
-    /** Records a look at a peg; one that was already taken changes nothing. */
-    @Transactional
-    public void lookAtPeg(UUID id, PegLook look, Map<Measurable, Double> measured, UUID press) {
-        entity(id);
-        if (!looks.existsByPress(press)) {
-            looks.save(new PegLookEntity(id, look, press, clock.instant()));
-            measure(id, measured, look.on(), press);
-        }
-    }
-
-    /** {@return every look at an instrument's pegs, the latest first} */
-    List<PegLook> pegLooks(UUID id) {
-        List<PegLook> all = new ArrayList<>(looks.findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(id).stream()
-                .map(PegLookEntity::look)
-                .toList());
-        Collections.reverse(all);
-        return all;
     }
 
     /**
@@ -278,65 +243,27 @@ public class Instruments {
                 .ifPresent(old -> fit(id, position, old.kindId(), clock.instant(), 0, Set.of(), false));
     }
 
-    /**
-     * Notes something.
-     *
-     * @param id the instrument
-     * @param note what
-     * @param refer whether it is work for a repairer
-     */
-    @Transactional
-    public void note(UUID id, Note note, boolean refer) {
-        entity(id);
-        notes.save(new NoteEntity(id, note, noteForms, refer, clock.instant(), CurrentWorkshop.recordedBy()));
-    }
-
-    private Referral referral(NoteEntity entity) {
-        Note note = entity.note(noteForms);
-        return new Referral(entity.id(), note, noteWords.says(note), entity.recordedAt(), entity.recordedBy());
-    }
-
-    /** Records that a repairer has seen to it. */
-    @Transactional
-    void settle(UUID id, UUID noteId) {
-        notes.findById(noteId)
-                .filter(note -> note.instrumentId().equals(id))
-                .orElseThrow(() -> new NotFoundException("note " + noteId))
-                .settle(clock.instant());
-    }
-
-    boolean nameTaken(String name) {
+    public boolean nameTaken(String name) {
         return instruments.existsByNameIgnoreCase(name);
     }
 
     /** Records what is seen or heard on a string now. */
     @Transactional
-    void look(UUID id, Position position, Set<WearSign> signs) {
+    public void look(UUID id, Position position, Set<WearSign> signs) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
                 .orElseThrow(() -> new NotFoundException("string " + position))
                 .setSigns(signs);
     }
 
-    /** {@return what was recorded about an instrument, newest first} */
-    List<LogEntry> log(UUID id) {
+    @Override
+    public List<LogEntry> log(UUID id) {
         Map<UUID, StringKind> kindsById = kinds.all();
         List<LogEntry> log = new ArrayList<>();
         measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id).stream()
                 .collect(Collectors.groupingBy(one -> List.of(one.measuredOn(), one.recordedBy())))
                 .values()
                 .forEach(sitting -> log.add(LogEntry.measured(sitting)));
-        for (PegLook look : pegLooks(id)) {
-            log.add(LogEntry.looked(look));
-        }
-        for (NoteEntity note : notes.findByInstrumentIdOrderByRecordedAt(id)) {
-            String kind = note.refer() ? "REFERRED" : "NOTED";
-            String text = noteWords.says(note.note(noteForms));
-            log.add(LogEntry.of(note.recordedAt(), kind, null, text, note.recordedBy()));
-            if (note.settledAt() != null) {
-                log.add(LogEntry.of(note.settledAt(), "SETTLED", null, text, null));
-            }
-        }
         for (FittedStringEntity string : fitted.findByInstrumentIdOrderByPosition(id)) {
             StringKind kind = kindsById.get(string.kindId());
             if (string.fittedAt() != null) {
@@ -351,7 +278,6 @@ public class Instruments {
                         null));
             }
         }
-        log.sort(Comparator.comparing(LogEntry::at).reversed());
         return log;
     }
 
@@ -359,10 +285,9 @@ public class Instruments {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
-    private Standing standing(Listed one, List<FittedNow> on, Set<UUID> referred, Map<UUID, StringKind> kindsById) {
+    private Standing standing(Listed one, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
         List<StringOn> strings = strings(one, on, kindsById);
-        return new Standing(
-                one.id(), one.name(), referred.contains(one.id()), strings.size() == one.strings(), strings);
+        return new Standing(one.id(), one.name(), strings.size() == one.strings(), strings);
     }
 
     private List<StringOn> strings(Listed one, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
@@ -378,8 +303,6 @@ public class Instruments {
             InstrumentEntity entity,
             List<MeasurementEntity> measured,
             List<FittedNow> on,
-            List<NoteEntity> referred,
-            List<PegLookEntity> looked,
             Map<UUID, StringKind> kindsById) {
         Map<Measurable, Figure> figures = new HashMap<>();
         Map<Position, List<Collar>> collars = new EnumMap<>(Position.class);
@@ -393,8 +316,6 @@ public class Instruments {
                         .add(new Collar(one.measuredOn(), one.value()));
             }
         }
-        Map<Position, Set<PegSign>> pegSigns = new EnumMap<>(Position.class);
-        looked.stream().map(PegLookEntity::look).forEach(look -> pegSigns.put(look.position(), look.signs()));
         SetUp setUp = entity.setUp(figures);
         List<StringOn> strings = strings(entity.listed(), on, kindsById);
         return new Instrument(
@@ -404,9 +325,7 @@ public class Instruments {
                 entity.hoursPerWeek(),
                 entity.demand(),
                 strings,
-                referred.stream().map(this::referral).toList(),
                 entity.fittings(),
-                pegSigns,
                 collars,
                 measured.stream()
                         .filter(one -> one.measurable().quantity() == Quantity.BRIDGE_GAP)

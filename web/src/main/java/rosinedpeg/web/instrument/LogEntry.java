@@ -21,12 +21,17 @@ import rosinedpeg.core.strings.Position;
  */
 public record LogEntry(Instant at, String kind, Position position, String label, List<Reading> readings, String by) {
 
-    static LogEntry of(Instant at, String kind, Position position, String label, String by) {
+    /**
+     * What happened at a moment.
+     *
+     * @param at when
+     * @param kind what, completing the message key {@code log.…}
+     * @param position the string it concerns, or null
+     * @param label the kind of string or what was noticed, or null
+     * @param by who recorded it, or null
+     */
+    public static LogEntry of(Instant at, String kind, Position position, String label, String by) {
         return new LogEntry(at, kind, position, label, List.of(), by);
-    }
-
-    static LogEntry looked(PegLook look) {
-        return of(noon(look.on()), "PEG_LOOKED", look.position(), null, look.by());
     }
 
     static LogEntry measured(List<MeasurementEntity> sitting) {
@@ -37,6 +42,18 @@ public record LogEntry(Instant at, String kind, Position position, String label,
                         Figure.measured(one.value(), one.measurable().quantity().unit())))
                 .toList();
         return new LogEntry(noon(first.measuredOn()), "MEASURED", null, null, readings, first.recordedBy());
+    }
+
+    /**
+     * What happened some time on a day.
+     *
+     * @param on the day
+     * @param kind what, completing the message key {@code log.…}
+     * @param position the string it concerns, or null
+     * @param by who recorded it
+     */
+    public static LogEntry on(LocalDate on, String kind, Position position, String by) {
+        return of(noon(on), kind, position, null, by);
     }
 
     private static Instant noon(LocalDate day) {

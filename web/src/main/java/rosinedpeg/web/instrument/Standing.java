@@ -9,11 +9,10 @@ import java.util.UUID;
  *
  * @param id its id
  * @param name its name
- * @param referred whether a repairer has to see it
  * @param fullyStrung whether every position has a recorded string
  * @param strings the strings on it, I first
  */
-public record Standing(UUID id, String name, boolean referred, boolean fullyStrung, List<StringOn> strings) {
+public record Standing(UUID id, String name, boolean fullyStrung, List<StringOn> strings) {
 
     /** {@return the string that most wants changing} */
     public Optional<StringOn> mostWorn() {

@@ -16,7 +16,7 @@ import rosinedpeg.core.strings.Position;
  * @param mine whether the chosen schools are among them
  * @param best whether it holds the post best of all with so many strings off at a time
  */
-public record Compared(Schools.Off off, List<Schools.Begin> begins, ChangePlan plan, boolean mine, boolean best) {
+record Compared(Schools.Off off, List<Schools.Begin> begins, ChangePlan plan, boolean mine, boolean best) {
 
     /** Schools that take the strings in the same order come to the same and are shown once. */
     static List<Compared> of(Map<Schools, ChangePlan> plans, Schools chosen) {

@@ -41,9 +41,10 @@ import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
-import rosinedpeg.web.instrument.Beforehand;
+import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 
@@ -56,6 +57,7 @@ class PlanController {
     private final Start start;
     private final Diary diary;
     private final Habits habits;
+    private final PegLooks pegLooks;
     private final BenchCard card;
     private final ComparisonPicture picture;
     private final Clock clock;
@@ -66,6 +68,7 @@ class PlanController {
             Start start,
             Diary diary,
             Habits habits,
+            PegLooks pegLooks,
             BenchCard card,
             ComparisonPicture picture,
             Clock clock) {
@@ -74,6 +77,7 @@ class PlanController {
         this.start = start;
         this.diary = diary;
         this.habits = habits;
+        this.pegLooks = pegLooks;
         this.card = card;
         this.picture = picture;
         this.clock = clock;
@@ -158,7 +162,11 @@ class PlanController {
     private void begin(Instrument instrument, PlanForm form, HttpServletRequest request) {
         if (request.getParameter("off") == null) {
             Set<Position> wanted = form.getStrings().isEmpty() ? due(instrument) : form.getStrings();
-            form.begin(instrument, wanted, habits.schools(instrument.setUp().family()));
+            form.begin(
+                    instrument,
+                    pegLooks.conditions(instrument.id()),
+                    wanted,
+                    habits.schools(instrument.setUp().family()));
         }
     }
 

@@ -48,9 +48,9 @@ class PlanForm extends StartForm {
     }
 
     /** Begins with how somebody likes to work, what is known of the pegs, and what lies over which of them. */
-    void begin(Instrument instrument, Set<Position> due, Schools schools) {
+    void begin(Instrument instrument, Map<Position, PegCondition> known, Set<Position> due, Schools schools) {
         strings = due;
-        pegs = instrument.pegConditions();
+        pegs = known;
         off = schools.order().off();
         begin = schools.order().begin();
         firstEnd = schools.atPeg().firstEnd();

@@ -14,12 +14,13 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
-import rosinedpeg.web.instrument.Beforehand;
-import rosinedpeg.web.instrument.Inspections;
+import rosinedpeg.web.findings.Beforehand;
+import rosinedpeg.web.findings.Inspections;
+import rosinedpeg.web.findings.Note;
+import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.Note;
-import rosinedpeg.web.instrument.Referral;
 import rosinedpeg.web.platform.NotFoundException;
 
 /**
@@ -31,12 +32,19 @@ class Start {
 
     private final Instruments instruments;
     private final Inspections inspections;
+    private final Notes notes;
     private final Benches benches;
     private final TransactionTemplate transaction;
 
-    Start(Instruments instruments, Inspections inspections, Benches benches, PlatformTransactionManager transactions) {
+    Start(
+            Instruments instruments,
+            Inspections inspections,
+            Notes notes,
+            Benches benches,
+            PlatformTransactionManager transactions) {
         this.instruments = instruments;
         this.inspections = inspections;
+        this.notes = notes;
         this.benches = benches;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -85,7 +93,7 @@ class Start {
         try {
             return transaction.execute(begun -> {
                 if (beforehand.asks()) {
-                    instruments.note(id, told(beforehand), false);
+                    notes.write(id, told(beforehand), false);
                 }
                 return benches.start(id, plan, replacements, reason, keepOld);
             });

@@ -31,7 +31,7 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
-import rosinedpeg.web.instrument.Beforehand;
+import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;

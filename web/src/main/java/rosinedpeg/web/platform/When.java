@@ -8,7 +8,7 @@ import org.springframework.stereotype.Component;
 
 /** Days seen from today. In templates: {@code @when}. */
 @Component("when")
-public class When {
+class When {
 
     private final Clock clock;
     private final Say say;

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -20,6 +21,8 @@ import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.bench.UnreadableRun;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
@@ -37,12 +40,14 @@ class RackController {
     private final Instruments instruments;
     private final Benches benches;
     private final Settlings settlings;
+    private final Notes notes;
     private final Diary diary;
 
-    RackController(Instruments instruments, Benches benches, Settlings settlings, Diary diary) {
+    RackController(Instruments instruments, Benches benches, Settlings settlings, Notes notes, Diary diary) {
         this.instruments = instruments;
         this.benches = benches;
         this.settlings = settlings;
+        this.notes = notes;
         this.diary = diary;
     }
 
@@ -65,6 +70,7 @@ class RackController {
                 open.unreadable().stream().collect(Collectors.toMap(UnreadableRun::instrumentId, UnreadableRun::id));
         Map<UUID, List<SettlingString>> settling = settlings.among(all).stream()
                 .collect(Collectors.groupingBy(string -> string.instrument().id()));
+        Set<UUID> referred = notes.referred();
         Map<UUID, Need> needs = all.stream()
                 .collect(Collectors.toMap(
                         Standing::id,
@@ -72,6 +78,7 @@ class RackController {
                                 one,
                                 onBench.containsKey(one.id()),
                                 unreadable.containsKey(one.id()),
+                                referred.contains(one.id()),
                                 settling.containsKey(one.id()))));
         String wanted = find.trim().toLowerCase(Locale.ROOT);
         Part<UUID> part = Part.of(
@@ -82,11 +89,13 @@ class RackController {
                         .toList(),
                 from);
         Map<UUID, Instrument> shown = instruments.of(part.shown());
+        Map<UUID, List<Referral>> referrals = notes.referrals(part.shown());
         model.addAttribute(
                 "rows",
                 part.shown().stream()
                         .map(id -> row(
                                 shown.get(id),
+                                referrals.getOrDefault(id, List.of()),
                                 needs.get(id),
                                 onBench.get(id),
                                 unreadable.get(id),
@@ -103,10 +112,16 @@ class RackController {
     }
 
     private static RackRow row(
-            Instrument instrument, Need need, Run run, UUID unreadable, List<SettlingString> settling) {
+            Instrument instrument,
+            List<Referral> referrals,
+            Need need,
+            Run run,
+            UUID unreadable,
+            List<SettlingString> settling) {
         StringOn worst = instrument.mostWorn().orElse(null);
         StringOn about = need == Need.SETTLING ? settling.get(0).string() : worst;
-        return new RackRow(instrument, strands(instrument, run, settling), need, about, run, unreadable, settling);
+        return new RackRow(
+                instrument, referrals, strands(instrument, run, settling), need, about, run, unreadable, settling);
     }
 
     private static Strands strands(Instrument instrument, Run run, List<SettlingString> settling) {

@@ -6,6 +6,7 @@ import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
@@ -15,6 +16,7 @@ import rosinedpeg.web.settling.SettlingString;
  * One instrument on the rack.
  *
  * @param instrument the instrument
+ * @param referrals what a repairer has to see to, oldest first
  * @param strands its drawing
  * @param need what it needs, which decides the one action offered
  * @param string the string this is about, null when it is none in particular
@@ -24,6 +26,7 @@ import rosinedpeg.web.settling.SettlingString;
  */
 record RackRow(
         Instrument instrument,
+        List<Referral> referrals,
         Strands strands,
         Need need,
         StringOn string,
@@ -52,14 +55,14 @@ record RackRow(
         NO_STRINGS;
 
         /** {@return what an instrument needs} */
-        static Need of(Standing instrument, boolean onBench, boolean unreadable, boolean settling) {
+        static Need of(Standing instrument, boolean onBench, boolean unreadable, boolean referred, boolean settling) {
             if (onBench) {
                 return ON_BENCH;
             }
             if (unreadable) {
                 return UNREADABLE;
             }
-            if (instrument.referred()) {
+            if (referred) {
                 return REFERRED;
             }
             if (!instrument.fullyStrung()) {

@@ -13,10 +13,10 @@ import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.WearFigure;
 import rosinedpeg.web.instrument.StringOn;
-import rosinedpeg.web.instrument.WorkingAddresses;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 import rosinedpeg.web.settling.SettlingString;
+import rosinedpeg.web.working.WorkingAddresses;
 
 /** Puts a row of the rack into words. In templates: {@code @rackWords}. */
 @Component("rackWords")
@@ -79,7 +79,7 @@ class RackWords {
                         row.run().steps(),
                         Say.percent(row.run().state().shares().treble()),
                         words.say("band." + row.run().state().band()));
-            case REFERRED -> row.instrument().referrals().get(0).text();
+            case REFERRED -> row.referrals().get(0).text();
             case DUE ->
                 words.say(
                         key,

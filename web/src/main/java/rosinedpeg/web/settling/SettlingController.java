@@ -22,12 +22,12 @@ import rosinedpeg.core.working.Working;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.WorkingView;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.Part;
 import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.working.WorkingView;
 
 /** Watching new strings settle. */
 @Controller

@@ -1,0 +1,137 @@
+package rosinedpeg.web.aftercare;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.care.Rosining;
+import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.LogEntry;
+import rosinedpeg.web.instrument.LogSource;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
+
+/** What is left to do on instruments after work on them, and the care of strings and bows between. */
+@Service
+@Transactional(readOnly = true)
+public class Aftercare implements LogSource {
+
+    private final Instruments instruments;
+    private final OwedWorkRepository owed;
+    private final CareRepository cares;
+    private final OwedWords words;
+    private final Clock clock;
+
+    Aftercare(Instruments instruments, OwedWorkRepository owed, CareRepository cares, OwedWords words, Clock clock) {
+        this.instruments = instruments;
+        this.owed = owed;
+        this.cares = cares;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** {@return what is left to do on an instrument, the longest owed first} */
+    public List<OwedWork> owed(UUID instrumentId) {
+        return owed.findByInstrumentIdOrderByOwedSince(instrumentId).stream()
+                .filter(work -> work.doneAt() == null)
+                .map(OwedWorkEntity::view)
+                .toList();
+    }
+
+    /**
+     * Records a step that was left out and has to be made up for; what is owed already is not owed twice.
+     *
+     * @param instrumentId the instrument
+     * @param step the step
+     * @param strings the strings it concerns, none for the whole instrument
+     */
+    @Transactional
+    public void owe(UUID instrumentId, StepKind step, Collection<Position> strings) {
+        boolean there = owed(instrumentId).stream()
+                .anyMatch(work -> work.step() == step && work.strings().equals(List.copyOf(strings)));
+        if (!there) {
+            owed.save(OwedWorkEntity.step(instrumentId, step, strings, clock.instant()));
+        }
+    }
+
+    /**
+     * Records that the case kit wants restocking.
+     *
+     * @param instrumentId the instrument it was used for
+     * @param strings the strings that were used
+     * @param materials what else was used up
+     */
+    @Transactional
+    public void restock(UUID instrumentId, Collection<Position> strings, Collection<Material> materials) {
+        owed.save(OwedWorkEntity.restock(instrumentId, strings, materials, clock.instant()));
+    }
+
+    /**
+     * Records that something owed has been done; a second time changes nothing.
+     *
+     * @throws NotFoundException when the instrument owes no such thing
+     */
+    @Transactional
+    public void done(UUID instrumentId, UUID workId) {
+        owed.findById(workId)
+                .filter(work -> work.instrumentId().equals(instrumentId))
+                .orElseThrow(() -> new NotFoundException("owed work " + workId))
+                .done(clock.instant(), CurrentWorkshop.recordedBy());
+    }
+
+    /** Records that strings or bow were cared for; a press that was already taken changes nothing. */
+    @Transactional
+    public void care(UUID instrumentId, CareKind kind, UUID press) {
+        instruments.require(instrumentId);
+        if (!cares.existsByPress(press)) {
+            cares.save(new CareEntity(instrumentId, kind, press, clock.instant(), CurrentWorkshop.recordedBy()));
+        }
+    }
+
+    /** {@return when each kind of care was taken last; what never was is missing} */
+    public Map<CareKind, Instant> lastCare(UUID instrumentId) {
+        Map<CareKind, Instant> last = new EnumMap<>(CareKind.class);
+        cares.findByInstrumentIdOrderByAt(instrumentId).forEach(care -> last.put(care.kind(), care.at()));
+        return last;
+    }
+
+    /** {@return how often rosin went on lately, against how much the instrument is played} */
+    public Rosining rosining(Instrument instrument, ZoneId zone) {
+        return Rosining.of(
+                cares.findByInstrumentIdOrderByAt(instrument.id()).stream()
+                        .filter(care -> care.kind() == CareKind.ROSINED)
+                        .map(care -> care.at().atZone(zone).toLocalDate())
+                        .toList(),
+                instrument.hoursPerWeek(),
+                clock.instant().atZone(zone).toLocalDate());
+    }
+
+    @Override
+    public List<LogEntry> log(UUID instrumentId) {
+        List<LogEntry> log = new ArrayList<>();
+        for (OwedWorkEntity work : owed.findByInstrumentIdOrderByOwedSince(instrumentId)) {
+            OwedWork view = work.view();
+            if (!view.restocks()) {
+                log.add(LogEntry.of(view.since(), "OWED", null, words.says(view), null));
+            }
+            if (work.doneAt() != null) {
+                log.add(LogEntry.of(work.doneAt(), "OWED_DONE", null, words.says(view), work.doneBy()));
+            }
+        }
+        for (CareEntity care : cares.findByInstrumentIdOrderByAt(instrumentId)) {
+            log.add(LogEntry.of(care.at(), "CARE_" + care.kind(), null, null, care.recordedBy()));
+        }
+        return log;
+    }
+}

@@ -1,0 +1,3 @@
+/** What is left to do on instruments after work on them, and the care of strings and bows between. Begin with {@link rosinedpeg.web.aftercare.Aftercare}. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument"})
+package rosinedpeg.web.aftercare;

@@ -1,0 +1,189 @@
+package rosinedpeg.web.bridge;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.load.LoadBand;
+import rosinedpeg.core.load.LoadBands;
+import rosinedpeg.core.load.LoadShares;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawing.SchoolsChart;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.Say;
+
+/** What is left on the sound post when strings are off, and how much this post wants. */
+@Controller
+class PostController {
+
+    /** In per cent. A post may want more than the usual, never less. */
+    private static final Range HELD_FROM = percent(LoadBands.HELD_FROM);
+
+    private static final Range LIGHT_FROM = percent(LoadBands.LIGHT_FROM);
+    private static final Range THIN_FROM = percent(LoadBands.THIN_FROM);
+
+    private final Instruments instruments;
+    private final Say say;
+
+    PostController(Instruments instruments, Say say) {
+        this.instruments = instruments;
+        this.say = say;
+    }
+
+    private static Range percent(Range shares) {
+        return new Range(100 * shares.low(), 100 * shares.high(), shares.unit());
+    }
+
+    @GetMapping("/instruments/{id}/post")
+    String look(@PathVariable UUID id, Model model) {
+        Instrument instrument = strung(id);
+        model.addAttribute("form", BandsForm.of(instrument.bands()));
+        return show(instrument, model);
+    }
+
+    @PostMapping("/instruments/{id}/post")
+    String change(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BandsForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        Instrument instrument = strung(id);
+        OptionalDouble held = Entry.number(result, "held", form.getHeld(), HELD_FROM);
+        OptionalDouble light = Entry.number(result, "light", form.getLight(), LIGHT_FROM);
+        OptionalDouble thin = Entry.number(result, "thin", form.getThin(), THIN_FROM);
+        if (light.isPresent() && held.isPresent() && light.getAsDouble() >= held.getAsDouble()) {
+            result.rejectValue("light", "post.falls", new Object[] {form.getHeld()}, null);
+        }
+        if (thin.isPresent() && light.isPresent() && thin.getAsDouble() >= light.getAsDouble()) {
+            result.rejectValue("thin", "post.falls", new Object[] {form.getLight()}, null);
+        }
+        if (result.hasErrors()) {
+            return show(instrument, model);
+        }
+        instruments.setBands(
+                id, new LoadBands(held.getAsDouble() / 100, light.getAsDouble() / 100, thin.getAsDouble() / 100));
+        redirect.addFlashAttribute("notice", "post.changed");
+        return "redirect:/instruments/" + id + "/post";
+    }
+
+    private Instrument strung(UUID id) {
+        Instrument instrument = instruments.get(id);
+        if (!instrument.fullyStrung()) {
+            throw new NotFoundException("load of " + id);
+        }
+        return instrument;
+    }
+
+    private String show(Instrument instrument, Model model) {
+        LoadBands bands = instrument.bands();
+        List<Off> offs = offs(instrument);
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("offs", offs);
+        model.addAttribute("whole", instrument.setUp().tensionsN(instrument.specs()));
+        model.addAttribute(
+                "picture",
+                SchoolsChart.of(
+                        offs.stream()
+                                .map(off -> new SchoolsChart.Row(
+                                        off.off().stream().map(Enum::name).collect(Collectors.joining(" ")),
+                                        off.shares().treble(),
+                                        false,
+                                        ""))
+                                .toList(),
+                        bands.heldFrom(),
+                        bands.thinFrom(),
+                        say));
+        model.addAttribute("origin", InstrumentLoad.origin(instrument.setUp()));
+        model.addAttribute("usual", bands.equals(LoadBands.USUAL));
+        return "bridge/post";
+    }
+
+    /** Each string off by itself, then each pair of neighbours. */
+    private static List<Off> offs(Instrument instrument) {
+        List<Position> positions = instrument.setUp().positions();
+        Map<Position, Double> allN = instrument.setUp().tensionsN(instrument.specs());
+        InstrumentLoad load = new InstrumentLoad(instrument.setUp(), allN);
+        List<List<Position>> sets = new ArrayList<>();
+        positions.forEach(position -> sets.add(List.of(position)));
+        for (int i = 1; i < positions.size(); i++) {
+            sets.add(positions.subList(i - 1, i + 1));
+        }
+        return sets.stream()
+                .map(off -> {
+                    Map<Position, Double> leftN = new EnumMap<>(allN);
+                    leftN.keySet().removeAll(off);
+                    LoadShares shares = load.shares(leftN);
+                    LoadBands bands = instrument.bands();
+                    return new Off(List.copyOf(off), leftN, shares, bands.of(shares.treble()), bands.refuse(shares));
+                })
+                .toList();
+    }
+
+    /**
+     * Some strings off, all others at pitch.
+     *
+     * @param off which
+     * @param leftN what the others carry, in N
+     * @param shares what is left
+     * @param band what that means for the post
+     * @param refused whether a plan that does this is refused
+     */
+    public record Off(
+            List<Position> off, Map<Position, Double> leftN, LoadShares shares, LoadBand band, boolean refused) {}
+
+    /** The limits of the bands, in per cent. */
+    static class BandsForm {
+        private String held = "";
+        private String light = "";
+        private String thin = "";
+
+        static BandsForm of(LoadBands bands) {
+            BandsForm form = new BandsForm();
+            form.held = Say.percent(bands.heldFrom());
+            form.light = Say.percent(bands.lightFrom());
+            form.thin = Say.percent(bands.thinFrom());
+            return form;
+        }
+
+        public String getHeld() {
+            return held;
+        }
+
+        public void setHeld(String held) {
+            this.held = held;
+        }
+
+        public String getLight() {
+            return light;
+        }
+
+        public void setLight(String light) {
+            this.light = light;
+        }
+
+        public String getThin() {
+            return thin;
+        }
+
+        public void setThin(String thin) {
+            this.thin = thin;
+        }
+    }
+}

@@ -1,0 +1,132 @@
+package rosinedpeg.web.findings;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.finding.FindingKind;
+import rosinedpeg.core.finding.Severity;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.PlanKind;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.platform.KeptFigure;
+import rosinedpeg.web.platform.KeptNames;
+import tools.jackson.databind.json.JsonMapper;
+
+/** The form notes are kept in: plain words and numbers, apart from the core's own records. */
+@Component
+class NoteForms {
+
+    private final JsonMapper json;
+
+    NoteForms(JsonMapper json) {
+        this.json = json;
+    }
+
+    /** {@return what a note says beside its kind, as it is kept; null for what somebody wrote} */
+    String arguments(Note note) {
+        Object form = form(note);
+        return form instanceof KeptText ? null : json.writeValueAsString(form);
+    }
+
+    /** {@return the note that was kept so} */
+    Note read(Note.Kind kind, String text, String arguments) {
+        return switch (kind) {
+            case WRITTEN -> new Note.Written(text);
+            case WENT_WRONG -> note(json.readValue(arguments, KeptMishap.class));
+            case WORK_DONE -> note(json.readValue(arguments, KeptWork.class));
+            case BEGUN_ALL_THE_SAME -> note(json.readValue(arguments, KeptBeginning.class));
+        };
+    }
+
+    // --- into the form -----------------------------------------------------------------------------------------------
+
+    private static Object form(Note note) {
+        if (note instanceof Note.Written written) {
+            return new KeptText(written.text());
+        }
+        if (note instanceof Note.WentWrong wrong) {
+            Mishap mishap = wrong.mishap();
+            return new KeptMishap(
+                    mishap.kind().name(), name(mishap.position()), name(mishap.place()), wrong.instrumentAtFault());
+        }
+        if (note instanceof Note.WorkDone done) {
+            return new KeptWork(done.work().name());
+        }
+        Note.BegunAllTheSame begun = (Note.BegunAllTheSame) note;
+        return new KeptBeginning(
+                begun.referrals().stream().map(NoteForms::referral).toList(),
+                begun.findings().stream().map(NoteForms::form).toList());
+    }
+
+    /** A note within a note; work that was begun all the same is no referral. */
+    private static KeptReferral referral(Note note) {
+        Object form = form(note);
+        return new KeptReferral(
+                form instanceof KeptText text ? text.text() : null, form instanceof KeptMishap mishap ? mishap : null);
+    }
+
+    private static KeptFinding form(Finding finding) {
+        return new KeptFinding(
+                finding.kind().name(),
+                finding.severity().name(),
+                name(finding.position()),
+                finding.refer(),
+                finding.figures().stream().map(KeptFigure::of).toList());
+    }
+
+    private static String name(Enum<?> constant) {
+        return constant == null ? null : constant.name();
+    }
+
+    // --- out of the form ---------------------------------------------------------------------------------------------
+
+    private static Note note(KeptMishap kept) {
+        return new Note.WentWrong(
+                new Mishap(
+                        KeptNames.of(Mishap.Kind.class, kept.mishap()),
+                        of(Position.class, kept.position()),
+                        of(BreakPlace.class, kept.place())),
+                kept.instrumentAtFault());
+    }
+
+    private static Note note(KeptWork kept) {
+        return new Note.WorkDone(KeptNames.of(PlanKind.class, kept.work()));
+    }
+
+    private static Note note(KeptBeginning kept) {
+        List<Note> referrals = new ArrayList<>();
+        kept.referrals()
+                .forEach(
+                        one -> referrals.add(one.mishap() == null ? new Note.Written(one.text()) : note(one.mishap())));
+        return new Note.BegunAllTheSame(
+                referrals, kept.findings().stream().map(NoteForms::finding).toList());
+    }
+
+    private static Finding finding(KeptFinding kept) {
+        return new Finding(
+                KeptNames.of(FindingKind.class, kept.finding()),
+                KeptNames.of(Severity.class, kept.severity()),
+                of(Position.class, kept.position()),
+                kept.figures().stream().map(KeptFigure::figure).toList(),
+                kept.refer());
+    }
+
+    private static <E extends Enum<E>> E of(Class<E> type, String name) {
+        return name == null ? null : KeptNames.of(type, name);
+    }
+
+    private record KeptText(String text) {}
+
+    private record KeptMishap(String mishap, String position, String place, boolean instrumentAtFault) {}
+
+    private record KeptWork(String work) {}
+
+    private record KeptReferral(String text, KeptMishap mishap) {}
+
+    private record KeptFinding(
+            String finding, String severity, String position, boolean refer, List<KeptFigure> figures) {}
+
+    private record KeptBeginning(List<KeptReferral> referrals, List<KeptFinding> findings) {}
+}

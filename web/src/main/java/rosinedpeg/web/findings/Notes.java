@@ -1,0 +1,103 @@
+package rosinedpeg.web.findings;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.LogEntry;
+import rosinedpeg.web.instrument.LogSource;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
+
+/** What was noticed of the instruments; some of it is work for a repairer, until one has seen to it. */
+@Service
+@Transactional(readOnly = true)
+public class Notes implements LogSource {
+
+    /** A note has at most so many characters. */
+    public static final int LONGEST = 500;
+
+    private final Instruments instruments;
+    private final NoteRepository notes;
+    private final NoteForms forms;
+    private final NoteWords words;
+    private final Clock clock;
+
+    Notes(Instruments instruments, NoteRepository notes, NoteForms forms, NoteWords words, Clock clock) {
+        this.instruments = instruments;
+        this.notes = notes;
+        this.forms = forms;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /**
+     * Notes something.
+     *
+     * @param id the instrument
+     * @param note what
+     * @param refer whether it is work for a repairer
+     * @throws NotFoundException when this workshop has no such instrument
+     */
+    @Transactional
+    public void write(UUID id, Note note, boolean refer) {
+        instruments.require(id);
+        notes.save(new NoteEntity(id, note, forms, refer, clock.instant(), CurrentWorkshop.recordedBy()));
+    }
+
+    /**
+     * Records that a repairer has seen to it.
+     *
+     * @throws NotFoundException when the instrument has no such note
+     */
+    @Transactional
+    public void settle(UUID id, UUID noteId) {
+        notes.findById(noteId)
+                .filter(note -> note.instrumentId().equals(id))
+                .orElseThrow(() -> new NotFoundException("note " + noteId))
+                .settle(clock.instant());
+    }
+
+    /** {@return the instruments that a repairer has to see} */
+    public Set<UUID> referred() {
+        return notes.referred();
+    }
+
+    /** {@return what a repairer has to see to, oldest first, of each of those instruments that has such a note} */
+    public Map<UUID, List<Referral>> referrals(Collection<UUID> ids) {
+        return notes.findByInstrumentIdInAndReferTrueAndSettledAtIsNullOrderByRecordedAt(ids).stream()
+                .collect(Collectors.groupingBy(
+                        NoteEntity::instrumentId, Collectors.mapping(this::referral, Collectors.toList())));
+    }
+
+    /** {@return what a repairer has to see to on an instrument, oldest first} */
+    public List<Referral> referrals(UUID id) {
+        return referrals(List.of(id)).getOrDefault(id, List.of());
+    }
+
+    private Referral referral(NoteEntity entity) {
+        Note note = entity.note(forms);
+        return new Referral(entity.id(), note, words.says(note), entity.recordedAt(), entity.recordedBy());
+    }
+
+    @Override
+    public List<LogEntry> log(UUID id) {
+        List<LogEntry> log = new ArrayList<>();
+        for (NoteEntity note : notes.findByInstrumentIdOrderByRecordedAt(id)) {
+            String kind = note.refer() ? "REFERRED" : "NOTED";
+            String text = words.says(note.note(forms));
+            log.add(LogEntry.of(note.recordedAt(), kind, null, text, note.recordedBy()));
+            if (note.settledAt() != null) {
+                log.add(LogEntry.of(note.settledAt(), "SETTLED", null, text, null));
+            }
+        }
+        return log;
+    }
+}

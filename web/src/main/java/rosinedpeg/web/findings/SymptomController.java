@@ -1,0 +1,44 @@
+package rosinedpeg.web.findings;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import rosinedpeg.core.causes.Symptom;
+import rosinedpeg.core.causes.Symptom.Suspicion;
+import rosinedpeg.web.instrument.Instruments;
+
+/** Leads from what an instrument does to what is behind it, one check at a time. The address holds all of the answers. */
+@Controller
+class SymptomController {
+
+    private final Instruments instruments;
+
+    SymptomController(Instruments instruments) {
+        this.instruments = instruments;
+    }
+
+    @GetMapping("/instruments/{id}/symptoms")
+    String ask(
+            @PathVariable UUID id,
+            @RequestParam(required = false) Symptom symptom,
+            @RequestParam(defaultValue = "0") int no,
+            @RequestParam(defaultValue = "false") boolean found,
+            Model model) {
+        model.addAttribute("instrument", instruments.get(id));
+        model.addAttribute("symptoms", Symptom.values());
+        model.addAttribute("symptom", symptom);
+        if (symptom != null) {
+            List<Suspicion> suspicions = symptom.suspicions();
+            int ruledOut = Math.max(0, Math.min(no, suspicions.size()));
+            model.addAttribute("ruledOut", suspicions.subList(0, ruledOut));
+            model.addAttribute("now", ruledOut < suspicions.size() ? suspicions.get(ruledOut) : null);
+            model.addAttribute("found", found && ruledOut < suspicions.size());
+            model.addAttribute("no", ruledOut);
+        }
+        return "findings/symptoms";
+    }
+}

@@ -1,0 +1,316 @@
+package rosinedpeg.web.measure;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.setup.Area;
+import rosinedpeg.core.setup.Contradiction;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Side;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.web.drawing.MeasureDrawing;
+import rosinedpeg.web.drawing.View;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Measured;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Lengths;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Words;
+
+/** Measures an instrument in one sitting, a sheet for each area. Nothing on a sheet is compulsory. */
+@Controller
+class MeasureController {
+
+    private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
+
+    private final Instruments instruments;
+    private final Words words;
+    private final Say say;
+    private final Clock clock;
+
+    MeasureController(Instruments instruments, Words words, Say say, Clock clock) {
+        this.instruments = instruments;
+        this.words = words;
+        this.say = say;
+        this.clock = clock;
+    }
+
+    @GetMapping("/instruments/{id}/measure")
+    String begin(@PathVariable UUID id) {
+        return "redirect:/instruments/" + instruments.get(id).id() + "/measure/" + Area.BODY;
+    }
+
+    @GetMapping("/instruments/{id}/measure/{area}")
+    String sheet(
+            @PathVariable UUID id,
+            @PathVariable Area area,
+            @RequestParam(required = false) Lengths lengths,
+            @ModelAttribute("form") SheetForm form,
+            Model model,
+            HttpServletRequest request,
+            HttpServletResponse response) {
+        if (lengths != null) {
+            lengths.keep(request, response);
+            model.addAttribute("lengths", lengths);
+        }
+        return show(instruments.get(id), area, form, model);
+    }
+
+    /** Records every field that can be taken; the others come back as they were typed. */
+    @PostMapping("/instruments/{id}/measure/{area}")
+    String record(
+            @PathVariable UUID id,
+            @PathVariable Area area,
+            @ModelAttribute("form") SheetForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect,
+            HttpServletRequest request) {
+        Instrument instrument = instruments.get(id);
+        Optional<LocalDate> day = Entry.date(result, "on", form.getOn(), EARLIEST, today());
+        Map<Measurable, Double> values = values(instrument.setUp(), area, form, result, Lengths.chosen(request));
+        tellContradictions(instrument.setUp(), values, result, Lengths.chosen(request));
+        if (day.isPresent() && !values.isEmpty()) {
+            try {
+                instruments.measure(id, values, day.get(), form.press());
+            } catch (DataIntegrityViolationException sentTwice) {
+                // The other press has recorded the same sheet.
+            }
+            values.keySet().forEach(measurable -> form.getValues().remove(measurable.code()));
+        }
+        if (!result.hasErrors()) {
+            redirect.addFlashAttribute("notice", values.isEmpty() ? "measure.nothing" : "measure.recorded");
+            return "redirect:/instruments/" + id + "/measure/" + form.next(area);
+        }
+        form.setPress(UUID.randomUUID().toString());
+        model.addAttribute("recorded", day.isPresent() ? values.size() : 0);
+        return show(instruments.get(id), area, form, model);
+    }
+
+    private static Map<Measurable, Double> values(
+            SetUp setUp, Area area, SheetForm form, BindingResult result, Lengths lengths) {
+        Map<Measurable, Double> values = new LinkedHashMap<>();
+        for (Measurable measurable : ofArea(setUp, area)) {
+            String typed = form.getValues().getOrDefault(measurable.code(), "");
+            if (!typed.isBlank()) {
+                OptionalDouble value =
+                        Entry.measurement(result, field(measurable), typed, setUp.rangeOf(measurable), lengths);
+                value.ifPresent(number -> values.put(measurable, number));
+            }
+        }
+        return values;
+    }
+
+    /** What cannot be true together is told at its fields, and left out of what is recorded. */
+    private void tellContradictions(
+            SetUp setUp, Map<Measurable, Double> values, BindingResult result, Lengths lengths) {
+        List<Contradiction> found = Contradiction.of(setUp.measured(values)).stream()
+                .filter(contradiction ->
+                        values.containsKey(contradiction.one()) || values.containsKey(contradiction.other()))
+                .toList();
+        for (Contradiction contradiction : found) {
+            String one = name(contradiction.one());
+            String other = name(contradiction.other());
+            String limit = say.lengthIn(contradiction.limitMm(), 1, lengths);
+            for (Measurable measurable : List.of(contradiction.one(), contradiction.other())) {
+                if (values.containsKey(measurable)) {
+                    result.rejectValue(
+                            field(measurable),
+                            "contradiction." + contradiction.kind(),
+                            new Object[] {one, other, limit},
+                            null);
+                }
+            }
+        }
+        found.forEach(contradiction -> {
+            values.remove(contradiction.one());
+            values.remove(contradiction.other());
+        });
+    }
+
+    @PostMapping("/instruments/{id}/guard")
+    String guard(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean parchment,
+            @RequestParam(defaultValue = "false") boolean tube,
+            RedirectAttributes redirect) {
+        instruments.guard(id, parchment, tube);
+        return changed(id, Area.BRIDGE, redirect);
+    }
+
+    @PostMapping("/instruments/{id}/tail-ends")
+    String hang(
+            @PathVariable UUID id,
+            @RequestParam List<TailEnd> tailEnds,
+            @RequestParam(defaultValue = "false") boolean tunersBuiltIn,
+            RedirectAttributes redirect) {
+        if (tailEnds.size() == instruments.get(id).setUp().positions().size()) {
+            instruments.hang(id, tailEnds, tunersBuiltIn);
+        }
+        return changed(id, Area.TAILPIECE, redirect);
+    }
+
+    @PostMapping("/instruments/{id}/peg-sides")
+    String peg(
+            @PathVariable UUID id,
+            @RequestParam PegKind pegKind,
+            @RequestParam List<Side> knobs,
+            RedirectAttributes redirect) {
+        if (knobs.size() == instruments.get(id).setUp().positions().size()) {
+            instruments.peg(id, pegKind, knobs);
+        }
+        return changed(id, Area.PEGBOX, redirect);
+    }
+
+    private static String changed(UUID id, Area area, RedirectAttributes redirect) {
+        redirect.addFlashAttribute("notice", "measure.changed");
+        return "redirect:/instruments/" + id + "/measure/" + area;
+    }
+
+    private String show(Instrument instrument, Area area, SheetForm form, Model model) {
+        SetUp setUp = instrument.setUp();
+        Map<Measurable, List<Measured>> history = instruments.history(instrument.id());
+        if (form.getOn().isBlank()) {
+            form.setOn(today().toString());
+        }
+        if (form.getPress().isBlank()) {
+            form.setPress(UUID.randomUUID().toString());
+        }
+        List<Line> lines = ofArea(setUp, area).stream()
+                .map(measurable -> new Line(
+                        measurable,
+                        name(measurable),
+                        MeasureDrawing.of(setUp, measurable),
+                        history.getOrDefault(measurable, List.of())))
+                .toList();
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("area", area);
+        model.addAttribute("areas", MeasuredArea.of(setUp));
+        model.addAttribute("lines", lines);
+        model.addAttribute("units", Lengths.values());
+        model.addAttribute("tailEnds", TailEnd.values());
+        model.addAttribute("pegKinds", PegKind.values());
+        model.addAttribute("sides", Side.values());
+        return "measure/measure";
+    }
+
+    private static List<Measurable> ofArea(SetUp setUp, Area area) {
+        return setUp.figures().keySet().stream()
+                .filter(measurable -> measurable.quantity().area() == area)
+                .toList();
+    }
+
+    private String name(Measurable measurable) {
+        return words.say(
+                "quantity." + measurable.quantity(),
+                measurable.string().map(Enum::name).orElse(""));
+    }
+
+    private static String field(Measurable measurable) {
+        return "values[" + measurable.code() + "]";
+    }
+
+    private LocalDate today() {
+        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+    }
+
+    /**
+     * One field of a sheet.
+     *
+     * @param measurable what is measured
+     * @param name what it is called
+     * @param drawing from where to where
+     * @param history its measurements, the latest first
+     */
+    public record Line(Measurable measurable, String name, View drawing, List<Measured> history) {
+
+        /** {@return the field's name in the form} */
+        public String field() {
+            return MeasureController.field(measurable);
+        }
+
+        /** {@return the measurement that counts, null when nobody has measured} */
+        public Measured latest() {
+            return history.isEmpty() ? null : history.get(0);
+        }
+
+        /** {@return those before it} */
+        public List<Measured> earlier() {
+            return history.isEmpty() ? List.of() : history.subList(1, history.size());
+        }
+    }
+
+    /** What is typed on a sheet. */
+    static class SheetForm {
+        private Map<String, String> values = new LinkedHashMap<>();
+        private String on = "";
+        private String press = "";
+        private boolean onwards;
+
+        UUID press() {
+            return Entry.press(press);
+        }
+
+        /** The sheet to go on with: the next one, or the same again. */
+        Area next(Area area) {
+            List<Area> areas = new ArrayList<>(Arrays.asList(Area.values()));
+            int next = areas.indexOf(area) + 1;
+            return onwards && next < areas.size() ? areas.get(next) : area;
+        }
+
+        public Map<String, String> getValues() {
+            return values;
+        }
+
+        public void setValues(Map<String, String> values) {
+            this.values = values;
+        }
+
+        public String getOn() {
+            return on;
+        }
+
+        public void setOn(String on) {
+            this.on = on;
+        }
+
+        public String getPress() {
+            return press;
+        }
+
+        public void setPress(String press) {
+            this.press = press;
+        }
+
+        public boolean isOnwards() {
+            return onwards;
+        }
+
+        public void setOnwards(boolean onwards) {
+            this.onwards = onwards;
+        }
+    }
+}

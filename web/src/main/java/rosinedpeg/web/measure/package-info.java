@@ -1,0 +1,3 @@
+/** The guided sitting in which an instrument is measured, area by area. What comes of it is kept with the instrument. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing"})
+package rosinedpeg.web.measure;

@@ -1,0 +1,26 @@
+package rosinedpeg.web.pegs;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.Set;
+import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegTreatment;
+import rosinedpeg.core.strings.Position;
+
+/**
+ * A look at a peg.
+ *
+ * @param position whose
+ * @param signs what was seen, felt or heard; nothing when it is as it should be
+ * @param treatment what was done to it
+ * @param text what else there is to say, or null
+ * @param on the day
+ * @param by who looked
+ */
+public record PegLook(
+        Position position,
+        Set<PegSign> signs,
+        Optional<PegTreatment> treatment,
+        String text,
+        LocalDate on,
+        String by) {}

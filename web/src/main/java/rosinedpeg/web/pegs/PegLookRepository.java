@@ -1,0 +1,12 @@
+package rosinedpeg.web.pegs;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
+
+    boolean existsByPress(UUID press);
+
+    List<PegLookEntity> findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(UUID instrumentId);
+}

@@ -1,0 +1,83 @@
+package rosinedpeg.web.pegs;
+
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.LogEntry;
+import rosinedpeg.web.instrument.LogSource;
+
+/** What was seen of the pegs of the instruments. */
+@Service
+@Transactional(readOnly = true)
+public class PegLooks implements LogSource {
+
+    private final Instruments instruments;
+    private final PegLookRepository looks;
+    private final Clock clock;
+
+    PegLooks(Instruments instruments, PegLookRepository looks, Clock clock) {
+        this.instruments = instruments;
+        this.looks = looks;
+        this.clock = clock;
+    }
+
+    /**
+     * Records a look at a peg; one that was already taken changes nothing.
+     *
+     * @param id the instrument
+     * @param look what was seen, and done
+     * @param measured what was measured with it
+     * @param press the press of the button that this is
+     * @throws rosinedpeg.web.platform.NotFoundException when this workshop has no such instrument
+     */
+    @Transactional
+    public void record(UUID id, PegLook look, Map<Measurable, Double> measured, UUID press) {
+        instruments.require(id);
+        if (!looks.existsByPress(press)) {
+            looks.save(new PegLookEntity(id, look, press, clock.instant()));
+            instruments.measure(id, measured, look.on(), press);
+        }
+    }
+
+    /** {@return every look at an instrument's pegs, the latest first} */
+    List<PegLook> of(UUID id) {
+        List<PegLook> all = new ArrayList<>(looks.findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(id).stream()
+                .map(PegLookEntity::look)
+                .toList());
+        Collections.reverse(all);
+        return all;
+    }
+
+    /** {@return what was noticed last at each peg that was looked at} */
+    public Map<Position, Set<PegSign>> signs(UUID id) {
+        Map<Position, Set<PegSign>> signs = new EnumMap<>(Position.class);
+        of(id).forEach(look -> signs.putIfAbsent(look.position(), look.signs()));
+        return signs;
+    }
+
+    /** {@return how each peg behaves, by the last look at it} */
+    public Map<Position, PegCondition> conditions(UUID id) {
+        Map<Position, PegCondition> conditions = new EnumMap<>(Position.class);
+        signs(id).forEach((position, signs) -> conditions.put(position, PegCondition.of(signs)));
+        return conditions;
+    }
+
+    @Override
+    public List<LogEntry> log(UUID id) {
+        return of(id).stream()
+                .map(look -> LogEntry.on(look.on(), "PEG_LOOKED", look.position(), look.by()))
+                .toList();
+    }
+}

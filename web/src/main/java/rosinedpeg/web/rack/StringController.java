@@ -1,0 +1,178 @@
+package rosinedpeg.web.rack;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
+
+/** A string that is on an instrument: recorded without the bench, and looked over. */
+@Controller
+class StringController {
+
+    private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
+
+    private static final Range HOURS_BEFORE = new Range(0, 5000, Unit.HOUR);
+
+    private final Instruments instruments;
+    private final StringKinds kinds;
+    private final Clock clock;
+
+    StringController(Instruments instruments, StringKinds kinds, Clock clock) {
+        this.instruments = instruments;
+        this.kinds = kinds;
+        this.clock = clock;
+    }
+
+    @GetMapping("/instruments/{id}/strings/{position}")
+    String string(@PathVariable UUID id, @PathVariable Position position, Model model) {
+        StringForm form = new StringForm();
+        instruments.get(id).string(position).ifPresent(on -> {
+            form.setKind(on.kind().id());
+            form.setSigns(on.signs());
+            form.setSince(on.fittedAt()
+                    .map(at -> at.atZone(CurrentWorkshop.zone()).toLocalDate().toString())
+                    .orElse(""));
+        });
+        model.addAttribute("form", form);
+        return showString(id, position, model);
+    }
+
+    /** Records what was seen on the string that is on. */
+    @PostMapping("/instruments/{id}/strings/{position}/signs")
+    String look(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @RequestParam(required = false) Set<WearSign> signs,
+            RedirectAttributes redirect) {
+        instruments.look(id, position, signs == null ? Set.of() : signs);
+        redirect.addFlashAttribute("notice", "string.looked");
+        return "redirect:/instruments/" + id;
+    }
+
+    /** Records a string that was put on without the bench, or one found on the instrument. */
+    @PostMapping("/instruments/{id}/strings/{position}/found")
+    String found(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @ModelAttribute("form") StringForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        Instrument instrument = instruments.get(id);
+        boolean known = kindsFor(instrument, position).stream()
+                .anyMatch(kind -> kind.id().equals(form.getKind()));
+        if (!known) {
+            result.rejectValue("kind", "string.kind.missing");
+        }
+        Instant since = null;
+        if (!form.getSince().isBlank()) {
+            since = Entry.date(result, "since", form.getSince(), EARLIEST, today())
+                    .map(this::momentOf)
+                    .orElse(null);
+        }
+        OptionalDouble hours = Entry.number(result, "hoursBefore", form.getHoursBefore(), HOURS_BEFORE);
+        if (result.hasErrors()) {
+            return showString(id, position, model);
+        }
+        instruments.fit(id, position, form.getKind(), since, hours.orElseThrow(), Set.of(), form.isKeepOld());
+        redirect.addFlashAttribute("notice", "string.recorded");
+        return "redirect:/instruments/" + id;
+    }
+
+    private String showString(UUID id, Position position, Model model) {
+        Instrument instrument = instruments.get(id);
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("position", position);
+        model.addAttribute("string", instrument.string(position).orElse(null));
+        model.addAttribute("kinds", kindsFor(instrument, position));
+        model.addAttribute("signs", WearSign.values());
+        return "rack/string";
+    }
+
+    private List<StringKind> kindsFor(Instrument instrument, Position position) {
+        return kinds.of(instrument.setUp().family(), position);
+    }
+
+    private LocalDate today() {
+        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+    }
+
+    /** A string found to be on since a day: noon, but never later than now. */
+    private Instant momentOf(LocalDate day) {
+        Instant noon = day.atTime(LocalTime.NOON).atZone(CurrentWorkshop.zone()).toInstant();
+        return noon.isAfter(clock.instant()) ? clock.instant() : noon;
+    }
+
+    /** A string that is on the instrument. */
+    static class StringForm {
+        private UUID kind;
+        private String since = "";
+        private String hoursBefore = "0";
+        private boolean keepOld;
+        private Set<WearSign> signs = EnumSet.noneOf(WearSign.class);
+
+        public UUID getKind() {
+            return kind;
+        }
+
+        public void setKind(UUID kind) {
+            this.kind = kind;
+        }
+
+        public String getSince() {
+            return since;
+        }
+
+        public void setSince(String since) {
+            this.since = since;
+        }
+
+        public String getHoursBefore() {
+            return hoursBefore;
+        }
+
+        public void setHoursBefore(String hoursBefore) {
+            this.hoursBefore = hoursBefore;
+        }
+
+        public boolean isKeepOld() {
+            return keepOld;
+        }
+
+        public void setKeepOld(boolean keepOld) {
+            this.keepOld = keepOld;
+        }
+
+        public Set<WearSign> getSigns() {
+            return signs;
+        }
+
+        public void setSigns(Set<WearSign> signs) {
+            this.signs = signs;
+        }
+    }
+}

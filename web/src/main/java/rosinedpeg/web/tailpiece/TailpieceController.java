@@ -1,0 +1,122 @@
+package rosinedpeg.web.tailpiece;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.tailpiece.Afterlength;
+import rosinedpeg.core.tailpiece.FineTuner;
+import rosinedpeg.core.tailpiece.TailpieceMass;
+import rosinedpeg.web.drawing.DrawingFile;
+import rosinedpeg.web.drawing.TailpieceDrawing;
+import rosinedpeg.web.drawing.View;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Words;
+
+/** Between bridge and tail: the afterlength and what it sounds, the fine tuners' travel, what it all weighs. */
+@Controller
+class TailpieceController {
+
+    private final Instruments instruments;
+    private final DrawingFile files;
+    private final Words words;
+
+    TailpieceController(Instruments instruments, DrawingFile files, Words words) {
+        this.instruments = instruments;
+        this.files = files;
+        this.words = words;
+    }
+
+    @GetMapping("/instruments/{id}/tailpiece")
+    String look(@PathVariable UUID id, @RequestParam(required = false) Position string, Model model) {
+        Instrument instrument = instruments.get(id);
+        SetUp setUp = instrument.setUp();
+        List<Tuner> tuners = tuners(instrument);
+        Position drawn = drawn(tuners, string);
+        Afterlength afterlength = Afterlength.of(setUp);
+        model.addAttribute("instrument", instrument);
+        model.addAttribute("drawing", TailpieceDrawing.of(setUp, drawn));
+        model.addAttribute("told", told(setUp));
+        model.addAttribute("drawn", drawn);
+        model.addAttribute("tuners", tuners);
+        model.addAttribute("afterlength", afterlength);
+        model.addAttribute("sounding", afterlength.sounding(setUp.openString(Position.I)));
+        model.addAttribute(
+                "afterlengthOrigin", setUp.figure(Quantity.AFTERLENGTH).origin());
+        model.addAttribute("mass", TailpieceMass.of(setUp, instrument.fittings().tunersBuiltIn()));
+        model.addAttribute("usualMass", TailpieceMass.usual(setUp.family(), 1));
+        model.addAttribute("massOrigin", setUp.figure(Quantity.TAILPIECE_MASS).origin());
+        model.addAttribute("toTop", setUp.figure(Quantity.TAILPIECE_TO_TOP));
+        return "tailpiece/tailpiece";
+    }
+
+    @GetMapping("/instruments/{id}/tailpiece.svg")
+    ResponseEntity<byte[]> file(@PathVariable UUID id, @RequestParam(required = false) Position string) {
+        Instrument instrument = instruments.get(id);
+        View view = TailpieceDrawing.of(instrument.setUp(), drawn(tuners(instrument), string));
+        String title = words.say("tailpiece.title", instrument.name());
+        return files.of("tailpiece", title, told(instrument.setUp()), 1, List.of(view));
+    }
+
+    private String told(SetUp setUp) {
+        Afterlength afterlength = Afterlength.of(setUp);
+        return words.say(
+                "tailpiece.desc",
+                Say.number(afterlength.measuredMm(), 1),
+                Say.number(afterlength.targetMm(), 1),
+                Say.number(afterlength.offTarget().value(), 0));
+    }
+
+    private static Position drawn(List<Tuner> tuners, Position wanted) {
+        return tuners.stream()
+                .map(Tuner::position)
+                .filter(position -> wanted == null || position == wanted)
+                .findFirst()
+                .orElse(null);
+    }
+
+    private static List<Tuner> tuners(Instrument instrument) {
+        SetUp setUp = instrument.setUp();
+        List<Tuner> tuners = new ArrayList<>();
+        for (Position position : setUp.positions()) {
+            if (setUp.tailEnds().get(position).hasFineTuner()) {
+                FineTuner tuner = FineTuner.of(setUp, position);
+                tuners.add(new Tuner(
+                        position,
+                        tuner,
+                        instrument
+                                .string(position)
+                                .map(on -> setUp.elasticity(on.kind().spec()))
+                                .orElse(null),
+                        setUp.weakestOrigin(List.of(
+                                Measurable.of(Quantity.TUNER_SCREW_LEFT, position),
+                                Measurable.of(Quantity.TUNER_SCREW_IN, position),
+                                Measurable.of(Quantity.LEVER_TO_TOP, position)))));
+            }
+        }
+        return tuners;
+    }
+
+    /**
+     * The fine tuner of one string.
+     *
+     * @param position the string
+     * @param tuner its travel
+     * @param string how the string answers; null when none is recorded
+     * @param origin whether its travel was measured
+     */
+    public record Tuner(Position position, FineTuner tuner, Elasticity string, Origin origin) {}
+}

@@ -1,0 +1,3 @@
+/** The tailpiece: where it hangs, what its tuners have left, and how near the top their levers come. */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing", "drawer"})
+package rosinedpeg.web.tailpiece;
