@@ -8,6 +8,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
 /** Changing one's own password. */
@@ -23,11 +25,13 @@ class PasswordController {
         this.accounts = accounts;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/password")
     String form(@ModelAttribute("form") PasswordForm form) {
         return "account/password";
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/password")
     String change(
             @ModelAttribute("form") PasswordForm form,

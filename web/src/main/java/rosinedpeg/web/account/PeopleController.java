@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -25,6 +26,7 @@ class PeopleController {
         this.accounts = accounts;
     }
 
+    @OpenTo(Role.KEEPER)
     @GetMapping("/people")
     String people(@ModelAttribute("form") PersonForm form, @AuthenticationPrincipal SignedIn account, Model model) {
         model.addAttribute("people", accounts.people(account.workshopId()));
@@ -32,6 +34,7 @@ class PeopleController {
         return "account/people";
     }
 
+    @OpenTo(Role.KEEPER)
     @PostMapping("/people")
     String add(
             @ModelAttribute("form") PersonForm form,
@@ -60,6 +63,7 @@ class PeopleController {
         return "redirect:/people";
     }
 
+    @OpenTo(Role.KEEPER)
     @PostMapping("/people/{id}/active")
     String setActive(@PathVariable UUID id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn account) {
         if (!id.equals(account.accountId())) {

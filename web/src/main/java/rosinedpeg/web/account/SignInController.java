@@ -10,6 +10,7 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.web.drawing.InstrumentDrawing;
+import rosinedpeg.web.platform.OpenToStrangers;
 
 /** The sign-in page; Spring Security answers its post. */
 @Controller
@@ -24,6 +25,7 @@ class SignInController {
         this.demonstration = demonstration;
     }
 
+    @OpenToStrangers
     @GetMapping("/sign-in")
     String signIn(Model model) {
         model.addAttribute("demonstration", demonstration);

@@ -7,6 +7,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** Ticks off what is owed, and takes down the care of strings and bow. */
 @Controller
@@ -18,6 +20,7 @@ class AftercareController {
         this.aftercare = aftercare;
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/owed/{work}/done")
     String done(@PathVariable UUID id, @PathVariable UUID work, RedirectAttributes redirect) {
         aftercare.done(id, work);
@@ -25,6 +28,7 @@ class AftercareController {
         return "redirect:/instruments/" + id + "#aftercare";
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/care")
     String care(
             @PathVariable UUID id,

@@ -75,6 +75,8 @@ import rosinedpeg.web.listen.Tuner;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Wording;
 import rosinedpeg.web.working.WorkingView;
 
@@ -118,6 +120,7 @@ class BenchController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/bench")
     String open(Model model) {
         OpenRuns open = benches.open();
@@ -133,6 +136,7 @@ class BenchController {
         return "bench/open";
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/bench/{id}")
     String run(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
         try {
@@ -147,6 +151,7 @@ class BenchController {
     }
 
     /** Gives up a run that cannot be read. */
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/give-up")
     String giveUp(@PathVariable UUID id, RedirectAttributes redirect) {
         UUID instrument = benches.giveUp(id);
@@ -165,6 +170,7 @@ class BenchController {
     }
 
     /** Says more or less from now on, on this device. */
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/wording")
     String wording(
             @PathVariable UUID id,
@@ -177,6 +183,7 @@ class BenchController {
     }
 
     /** Whether a page is still where the run is: nothing when it is, the bench as it stands when another device went on. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/bench/{id}/follow")
     String follow(
             @PathVariable UUID id,
@@ -191,6 +198,7 @@ class BenchController {
         return show(id, form, model, true);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/done")
     String done(
             @PathVariable UUID id,
@@ -201,6 +209,7 @@ class BenchController {
         return take(id, form, new BenchEntry.Done(step), model, request);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/skip")
     String skip(
             @PathVariable UUID id,
@@ -211,6 +220,7 @@ class BenchController {
         return take(id, form, new BenchEntry.Skip(step), model, request);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/wrong")
     String wrong(
             @PathVariable UUID id,
@@ -227,17 +237,20 @@ class BenchController {
         return take(id, form, new BenchEntry.Wrong(new Mishap(mishap, string, place)), model, request);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/back")
     String back(
             @PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model, HttpServletRequest request) {
         return take(id, form, new BenchEntry.Back(), model, request);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/end")
     String end(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model, HttpServletRequest request) {
         return take(id, form, new BenchEntry.End(), model, request);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/pitch")
     String pitch(
             @PathVariable UUID id,
@@ -275,6 +288,7 @@ class BenchController {
         return heard;
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/gap")
     String gap(
             @PathVariable UUID id,
@@ -290,6 +304,7 @@ class BenchController {
                 : take(id, form, new BenchEntry.Gap(gap.getAsDouble()), model, request);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/note")
     String note(
             @PathVariable UUID id,
@@ -483,6 +498,7 @@ class BenchController {
      *
      * @param string whose sinking is asked about, null where none is
      */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/bench/{id}/working/{worked}")
     String working(
             @PathVariable UUID id,

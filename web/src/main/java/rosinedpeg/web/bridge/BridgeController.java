@@ -45,6 +45,8 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -71,6 +73,7 @@ class BridgeController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/bridge")
     String look(
             @PathVariable UUID id,
@@ -83,6 +86,7 @@ class BridgeController {
     }
 
     /** Records the gap that was typed, or that two lines on a picture stand for. */
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/bridge")
     String record(
             @PathVariable UUID id,
@@ -101,6 +105,7 @@ class BridgeController {
     }
 
     /** Keeps a picture with its lines, and records the lean that they show. */
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/bridge/pictures")
     String keep(
             @PathVariable UUID id,
@@ -130,6 +135,7 @@ class BridgeController {
         return "redirect:/instruments/" + id + "/bridge";
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/bridge/pictures/{picture}")
     ResponseEntity<byte[]> picture(@PathVariable UUID id, @PathVariable UUID picture) {
         instruments.get(id);
@@ -140,6 +146,7 @@ class BridgeController {
                 .body(kept.picture());
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/bridge-{drawing}.svg")
     ResponseEntity<byte[]> file(
             @PathVariable UUID id,

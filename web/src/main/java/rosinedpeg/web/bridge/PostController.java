@@ -26,6 +26,8 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 
 /** What is left on the sound post when strings are off, and how much this post wants. */
@@ -50,6 +52,7 @@ class PostController {
         return new Range(100 * shares.low(), 100 * shares.high(), shares.unit());
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/post")
     String look(@PathVariable UUID id, Model model) {
         Instrument instrument = strung(id);
@@ -57,6 +60,7 @@ class PostController {
         return show(instrument, model);
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/post")
     String change(
             @PathVariable UUID id,

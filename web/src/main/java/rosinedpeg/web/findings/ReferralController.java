@@ -11,6 +11,8 @@ import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** A note for the repairer, on one page: what was found and what was measured. */
 @Controller
@@ -28,6 +30,7 @@ class ReferralController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/referral")
     String note(@PathVariable UUID id, Model model) {
         Instrument instrument = instruments.get(id);

@@ -10,6 +10,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.causes.Symptom;
 import rosinedpeg.core.causes.Symptom.Suspicion;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** Leads from what an instrument does to what is behind it, one check at a time. The address holds all of the answers. */
 @Controller
@@ -21,6 +23,7 @@ class SymptomController {
         this.instruments = instruments;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/symptoms")
     String ask(
             @PathVariable UUID id,

@@ -25,6 +25,8 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -46,6 +48,7 @@ class FitController {
         this.words = words;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/fit")
     String lay(
             @PathVariable UUID id,
@@ -73,6 +76,7 @@ class FitController {
         return Htmx.asks(request) ? "fit/fit :: laid" : "fit/fit";
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/fit.svg")
     ResponseEntity<byte[]> file(
             @PathVariable UUID id,

@@ -37,6 +37,8 @@ import rosinedpeg.web.instrument.Measured;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Lengths;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -58,11 +60,13 @@ class MeasureController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/measure")
     String begin(@PathVariable UUID id) {
         return "redirect:/instruments/" + instruments.get(id).id() + "/measure/" + Area.BODY;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/measure/{area}")
     String sheet(
             @PathVariable UUID id,
@@ -80,6 +84,7 @@ class MeasureController {
     }
 
     /** Records every field that can be taken; the others come back as they were typed. */
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/measure/{area}")
     String record(
             @PathVariable UUID id,
@@ -151,6 +156,7 @@ class MeasureController {
         });
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/guard")
     String guard(
             @PathVariable UUID id,
@@ -161,6 +167,7 @@ class MeasureController {
         return changed(id, Area.BRIDGE, redirect);
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/tail-ends")
     String hang(
             @PathVariable UUID id,
@@ -173,6 +180,7 @@ class MeasureController {
         return changed(id, Area.TAILPIECE, redirect);
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/peg-sides")
     String peg(
             @PathVariable UUID id,

@@ -38,6 +38,8 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** A card for each peg: what is seen of it, what that means, what was done, and how far it has worn its way in. */
 @Controller
@@ -56,11 +58,13 @@ class PegController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegs")
     String cards(@PathVariable UUID id, Model model) {
         return show(id, null, new LookForm(), model);
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/pegs/{position}")
     String look(
             @PathVariable UUID id,
@@ -105,6 +109,7 @@ class PegController {
         return "redirect:/instruments/" + id + "/pegs#peg-" + position;
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/peg-wood")
     String wood(@PathVariable UUID id, @RequestParam(required = false) PegWood wood, RedirectAttributes redirect) {
         instruments.setPegWood(id, wood);

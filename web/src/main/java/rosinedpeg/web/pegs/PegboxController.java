@@ -31,6 +31,8 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
 
 /** Looks into the pegbox: how every string winds, and whether it keeps clear. */
@@ -50,6 +52,7 @@ class PegboxController {
         this.words = words;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegbox")
     String look(
             @PathVariable UUID id, @ModelAttribute("form") PegboxForm form, Model model, HttpServletRequest request) {
@@ -57,6 +60,7 @@ class PegboxController {
         return Htmx.asks(request) ? "pegs/pegbox :: inside" : "pegs/pegbox";
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegbox.svg")
     ResponseEntity<byte[]> file(@PathVariable UUID id, @ModelAttribute("form") PegboxForm form) {
         Instrument instrument = strung(id);

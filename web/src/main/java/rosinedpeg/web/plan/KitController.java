@@ -10,6 +10,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.plan.Material;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** What somebody has in their kit, so that plans can tick it. */
 @Controller
@@ -25,6 +27,7 @@ class KitController {
         this.habits = habits;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/kit")
     String kit(Model model) {
         model.addAttribute("kit", habits.kit());
@@ -36,6 +39,7 @@ class KitController {
         return "plan/kit";
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/kit")
     String change(@RequestParam(required = false) Set<Material> materials, RedirectAttributes redirect) {
         habits.setKit(materials == null ? Set.of() : materials);

@@ -47,6 +47,8 @@ import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** Plans a change and takes it to the bench. */
 @Controller
@@ -83,6 +85,7 @@ class PlanController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan")
     String plan(
             @PathVariable UUID id,
@@ -99,6 +102,7 @@ class PlanController {
     }
 
     /** The plan on one sheet of paper. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan/card")
     String card(
             @PathVariable UUID id,
@@ -113,6 +117,7 @@ class PlanController {
     }
 
     /** The same as a PDF. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan/card.pdf")
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id,
@@ -133,6 +138,7 @@ class PlanController {
         return show(instrument, form, result, model);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/plan")
     String start(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
         Instrument instrument = start.plannable(id);

@@ -35,6 +35,8 @@ import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** Plans work that is not a plain change, and takes it to the bench. */
 @Controller
@@ -54,6 +56,7 @@ class WorkController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work")
     String work(
             @PathVariable UUID id,
@@ -70,6 +73,7 @@ class WorkController {
     }
 
     /** The plan on one sheet of paper. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work/card")
     String card(
             @PathVariable UUID id,
@@ -84,6 +88,7 @@ class WorkController {
     }
 
     /** The same as a PDF. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work/card.pdf")
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
@@ -91,6 +96,7 @@ class WorkController {
         return card.of(plan, model.asMap());
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/work")
     String start(@PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
         Instrument instrument = start.plannable(id);

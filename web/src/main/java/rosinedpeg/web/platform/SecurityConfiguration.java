@@ -1,19 +1,30 @@
 package rosinedpeg.web.platform;
 
+import java.lang.reflect.Method;
+import org.springframework.aop.Advisor;
+import org.springframework.aop.support.StaticMethodMatcherPointcut;
+import org.springframework.beans.factory.config.BeanDefinition;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
+import org.springframework.core.annotation.AnnotatedElementUtils;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchy;
 import org.springframework.security.access.hierarchicalroles.RoleHierarchyImpl;
+import org.springframework.security.access.prepost.PreAuthorize;
+import org.springframework.security.authorization.SingleResultAuthorizationManager;
+import org.springframework.security.authorization.method.AuthorizationManagerBeforeMethodInterceptor;
+import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.annotation.AnnotationTemplateExpressionDefaults;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import org.springframework.web.bind.annotation.RequestMapping;
 
 /** Who may do what: everything needs a sign-in, and some of it a role. */
 @Configuration
+@EnableMethodSecurity
 class SecurityConfiguration {
 
     private static final String POLICY = "default-src 'self'; img-src 'self' data:; object-src 'none'; "
@@ -24,24 +35,6 @@ class SecurityConfiguration {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/sign-in", "/assets/**", "/webjars/**", "/actuator/health", "/error")
                         .permitAll()
-                        .requestMatchers("/people/**")
-                        .hasRole("KEEPER")
-                        .requestMatchers("/instruments/new")
-                        .hasRole("TECHNICIAN")
-                        .requestMatchers(
-                                HttpMethod.POST,
-                                "/instruments/*/measure/*",
-                                "/instruments/*/guard",
-                                "/instruments/*/post",
-                                "/instruments/*/tail-ends",
-                                "/instruments/*/peg-sides",
-                                "/instruments/*/peg-wood",
-                                "/instruments/*/pegs/*",
-                                "/instruments/*/bridge/**",
-                                "/instruments/*/bridge",
-                                "/instruments/*/strings/**",
-                                "/instruments/*/notes/*/settled")
-                        .hasRole("TECHNICIAN")
                         .anyRequest()
                         .authenticated())
                 .formLogin(form -> form.loginPage("/sign-in")
@@ -56,8 +49,30 @@ class SecurityConfiguration {
                 .build();
     }
 
+    /** Lets {@link OpenTo} say its role. */
     @Bean
-    RoleHierarchy roleHierarchy() {
+    static AnnotationTemplateExpressionDefaults rolesBesideTheMethods() {
+        return new AnnotationTemplateExpressionDefaults();
+    }
+
+    /** An address that nobody opened is closed. */
+    @Bean
+    @org.springframework.context.annotation.Role(BeanDefinition.ROLE_INFRASTRUCTURE)
+    static Advisor closedUnlessOpened() {
+        return new AuthorizationManagerBeforeMethodInterceptor(
+                new StaticMethodMatcherPointcut() {
+                    @Override
+                    public boolean matches(Method method, Class<?> type) {
+                        return type.getName().startsWith("rosinedpeg.")
+                                && AnnotatedElementUtils.hasAnnotation(method, RequestMapping.class)
+                                && !AnnotatedElementUtils.hasAnnotation(method, PreAuthorize.class);
+                    }
+                },
+                SingleResultAuthorizationManager.denyAll());
+    }
+
+    @Bean
+    static RoleHierarchy roleHierarchy() {
         return RoleHierarchyImpl.fromHierarchy("ROLE_KEEPER > ROLE_TECHNICIAN\nROLE_TECHNICIAN > ROLE_PLAYER");
     }
 

@@ -44,6 +44,8 @@ import rosinedpeg.web.instrument.LogEntry;
 import rosinedpeg.web.instrument.LogSource;
 import rosinedpeg.web.measure.MeasuredArea;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** An instrument's page: how it stands, what was found on it, what is left to do and what happened to it. */
 @Controller
@@ -76,11 +78,13 @@ class InstrumentController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}")
     String one(@PathVariable UUID id, Model model) {
         return show(id, model);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/notes")
     String note(
             @PathVariable UUID id,
@@ -98,6 +102,7 @@ class InstrumentController {
         return "redirect:/instruments/" + id;
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/notes/{note}/settled")
     String settle(@PathVariable UUID id, @PathVariable UUID note, RedirectAttributes redirect) {
         notes.settle(id, note);

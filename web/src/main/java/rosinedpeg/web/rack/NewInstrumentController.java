@@ -26,6 +26,8 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** Puts a new instrument on the rack. */
 @Controller
@@ -39,11 +41,13 @@ class NewInstrumentController {
         this.instruments = instruments;
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @GetMapping("/instruments/new")
     String blank(@ModelAttribute("form") InstrumentForm form, Model model) {
         return showNew(model);
     }
 
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/new")
     String add(
             @ModelAttribute("form") InstrumentForm form,

@@ -28,7 +28,9 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Part;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.rack.RackRow.Need;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
@@ -57,6 +59,7 @@ class RackController {
      * @param find part of a name, to show only those
      * @param from how many have been shown already
      */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/")
     String rack(
             @RequestParam(defaultValue = "") String find,

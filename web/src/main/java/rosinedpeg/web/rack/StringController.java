@@ -28,6 +28,8 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** A string that is on an instrument: recorded without the bench, and looked over. */
 @Controller
@@ -47,6 +49,7 @@ class StringController {
         this.clock = clock;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/strings/{position}")
     String string(@PathVariable UUID id, @PathVariable Position position, Model model) {
         StringForm form = new StringForm();
@@ -62,6 +65,7 @@ class StringController {
     }
 
     /** Records what was seen on the string that is on. */
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/strings/{position}/signs")
     String look(
             @PathVariable UUID id,
@@ -74,6 +78,7 @@ class StringController {
     }
 
     /** Records a string that was put on without the bench, or one found on the instrument. */
+    @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/strings/{position}/found")
     String found(
             @PathVariable UUID id,

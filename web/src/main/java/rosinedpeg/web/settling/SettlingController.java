@@ -25,7 +25,9 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Part;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.working.WorkingView;
 
@@ -57,6 +59,7 @@ class SettlingController {
      *
      * @param from how many have been shown already
      */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/settling")
     String all(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
         Part<SettlingString> part = Part.of(settlings.among(instruments.standings()), from);
@@ -70,6 +73,7 @@ class SettlingController {
         return Htmx.asks(request) ? "settling/all :: rows" : "settling/all";
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/settling/{fittedId}")
     String one(@PathVariable UUID fittedId, Model model) {
         ReadingForm form = new ReadingForm();
@@ -79,6 +83,7 @@ class SettlingController {
         return show(fittedId, model);
     }
 
+    @OpenTo(Role.PLAYER)
     @PostMapping("/settling/{fittedId}/readings")
     String read(
             @PathVariable UUID fittedId,
@@ -111,6 +116,7 @@ class SettlingController {
      * @param holds for what it is to hold; a rehearsal when nothing is said
      * @param reading which reading is asked about, from 1; 0 for none
      */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/settling/{fittedId}/working/{worked}")
     String working(
             @PathVariable UUID fittedId,

@@ -23,6 +23,8 @@ import rosinedpeg.web.drawing.TailpieceDrawing;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -40,6 +42,7 @@ class TailpieceController {
         this.words = words;
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/tailpiece")
     String look(@PathVariable UUID id, @RequestParam(required = false) Position string, Model model) {
         Instrument instrument = instruments.get(id);
@@ -63,6 +66,7 @@ class TailpieceController {
         return "tailpiece/tailpiece";
     }
 
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/tailpiece.svg")
     ResponseEntity<byte[]> file(@PathVariable UUID id, @RequestParam(required = false) Position string) {
         Instrument instrument = instruments.get(id);

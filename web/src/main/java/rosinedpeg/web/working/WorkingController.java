@@ -38,6 +38,8 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Role;
 
 /** How a figure of an instrument came about: in place where scripts run, on a page of its own otherwise. */
 @Controller
@@ -61,6 +63,7 @@ class WorkingController {
      * @param worked which figure
      * @param asked what it is asked about: a string, another kind of string, how it is wound, what each string carries
      */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/working/{worked}")
     String ofInstrument(
             @PathVariable UUID id,
@@ -73,6 +76,7 @@ class WorkingController {
     }
 
     /** Shows how the wear of a string that is on came about. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/strings/{position}/working/{worked}")
     String ofWear(
             @PathVariable UUID id,
@@ -89,6 +93,7 @@ class WorkingController {
     }
 
     /** Shows how the forecast of a wooden peg's collar came about. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegs/{position}/working/{worked}")
     String ofCollar(
             @PathVariable UUID id,
@@ -110,6 +115,7 @@ class WorkingController {
      * @param forAll minutes of steps that are no string's own
      * @param each minutes of the steps of each string, I first
      */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/time/{worked}")
     String ofTime(
             @PathVariable UUID id,
