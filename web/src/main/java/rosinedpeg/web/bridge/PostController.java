@@ -25,7 +25,6 @@ import rosinedpeg.web.drawing.SchoolsChart;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Entry;
-import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
@@ -55,7 +54,7 @@ class PostController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/post")
     String look(@PathVariable UUID id, Model model) {
-        Instrument instrument = strung(id);
+        Instrument instrument = instruments.strung(id);
         model.addAttribute("form", BandsForm.of(instrument.bands()));
         return show(instrument, model);
     }
@@ -68,7 +67,7 @@ class PostController {
             BindingResult result,
             Model model,
             RedirectAttributes redirect) {
-        Instrument instrument = strung(id);
+        Instrument instrument = instruments.strung(id);
         OptionalDouble held = Entry.number(result, "held", form.getHeld(), HELD_FROM);
         OptionalDouble light = Entry.number(result, "light", form.getLight(), LIGHT_FROM);
         OptionalDouble thin = Entry.number(result, "thin", form.getThin(), THIN_FROM);
@@ -85,14 +84,6 @@ class PostController {
                 id, new LoadBands(held.getAsDouble() / 100, light.getAsDouble() / 100, thin.getAsDouble() / 100));
         redirect.addFlashAttribute("notice", "post.changed");
         return "redirect:/instruments/" + id + "/post";
-    }
-
-    private Instrument strung(UUID id) {
-        Instrument instrument = instruments.get(id);
-        if (!instrument.fullyStrung()) {
-            throw new NotFoundException("load of " + id);
-        }
-        return instrument;
     }
 
     private String show(Instrument instrument, Model model) {

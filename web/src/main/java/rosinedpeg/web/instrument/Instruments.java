@@ -98,6 +98,20 @@ public class Instruments implements LogSource {
     }
 
     /**
+     * One instrument with every string on it.
+     *
+     * @throws NotFoundException when this workshop has none with that id
+     * @throws NotStrungException when a string of it is not recorded
+     */
+    public Instrument strung(UUID id) {
+        Instrument instrument = get(id);
+        if (!instrument.fullyStrung()) {
+            throw new NotStrungException(id);
+        }
+        return instrument;
+    }
+
+    /**
      * Makes sure that this workshop has an instrument.
      *
      * @throws NotFoundException when it has none with that id

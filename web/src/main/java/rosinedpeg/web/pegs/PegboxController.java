@@ -30,7 +30,6 @@ import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
-import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
@@ -63,7 +62,7 @@ class PegboxController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegbox.svg")
     ResponseEntity<byte[]> file(@PathVariable UUID id, @ModelAttribute("form") PegboxForm form) {
-        Instrument instrument = strung(id);
+        Instrument instrument = instruments.strung(id);
         StrungPegbox pegbox = wound(instrument, form);
         List<Touch> touches = pegbox.touches();
         PegboxDrawing drawing = PegboxDrawing.of(pegbox, instrument.specs().values(), touches, null);
@@ -74,14 +73,6 @@ class PegboxController {
                 told,
                 1,
                 List.of(drawing.above(), drawing.side()));
-    }
-
-    private Instrument strung(UUID id) {
-        Instrument instrument = instruments.get(id);
-        if (!instrument.fullyStrung()) {
-            throw new NotFoundException("strings of " + id);
-        }
-        return instrument;
     }
 
     private static StrungPegbox wound(Instrument instrument, PegboxForm form) {
@@ -104,7 +95,7 @@ class PegboxController {
     }
 
     private void show(UUID id, PegboxForm form, Model model) {
-        Instrument instrument = strung(id);
+        Instrument instrument = instruments.strung(id);
         Map<Position, StringSpec> specs = instrument.specs();
         StrungPegbox pegbox = wound(instrument, form);
         List<Touch> touches = pegbox.touches();

@@ -43,6 +43,7 @@ import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.Htmx;
@@ -56,6 +57,7 @@ class PlanController {
 
     private final StringKinds kinds;
     private final Benches benches;
+    private final Instruments instruments;
     private final Start start;
     private final Diary diary;
     private final Habits habits;
@@ -67,6 +69,7 @@ class PlanController {
     PlanController(
             StringKinds kinds,
             Benches benches,
+            Instruments instruments,
             Start start,
             Diary diary,
             Habits habits,
@@ -76,6 +79,7 @@ class PlanController {
             Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
+        this.instruments = instruments;
         this.start = start;
         this.diary = diary;
         this.habits = habits;
@@ -132,7 +136,7 @@ class PlanController {
 
     private Optional<ChangePlan> planned(
             UUID id, PlanForm form, BindingResult result, Model model, HttpServletRequest request) {
-        Instrument instrument = start.plannable(id);
+        Instrument instrument = instruments.strung(id);
         start.tell(instrument, model);
         begin(instrument, form, request);
         return show(instrument, form, result, model);
@@ -141,7 +145,7 @@ class PlanController {
     @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/plan")
     String start(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
-        Instrument instrument = start.plannable(id);
+        Instrument instrument = instruments.strung(id);
         Beforehand beforehand = start.tell(instrument, model);
         Optional<ChangePlan> plan = show(instrument, form, result, model);
         boolean fits = model.getAttribute("fits") instanceof Map<?, ?> found

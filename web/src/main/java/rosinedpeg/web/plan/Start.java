@@ -21,7 +21,6 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.platform.NotFoundException;
 
 /**
  * Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. What a repairer has to
@@ -47,19 +46,6 @@ class Start {
         this.notes = notes;
         this.benches = benches;
         this.transaction = new TransactionTemplate(transactions);
-    }
-
-    /**
-     * An instrument that work can be planned for.
-     *
-     * @throws NotFoundException when this workshop has none with that id, or a string of it is not recorded
-     */
-    Instrument plannable(UUID id) {
-        Instrument instrument = instruments.get(id);
-        if (!instrument.canBePlanned()) {
-            throw new NotFoundException("plan for " + id);
-        }
-        return instrument;
     }
 
     /** {@return what has to be known before anybody works on an instrument, shown with the plan} */

@@ -33,6 +33,7 @@ import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
@@ -44,13 +45,16 @@ class WorkController {
 
     private final StringKinds kinds;
     private final Benches benches;
+    private final Instruments instruments;
     private final Start start;
     private final BenchCard card;
     private final Clock clock;
 
-    WorkController(StringKinds kinds, Benches benches, Start start, BenchCard card, Clock clock) {
+    WorkController(
+            StringKinds kinds, Benches benches, Instruments instruments, Start start, BenchCard card, Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
+        this.instruments = instruments;
         this.start = start;
         this.card = card;
         this.clock = clock;
@@ -99,7 +103,7 @@ class WorkController {
     @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/work")
     String start(@PathVariable UUID id, @ModelAttribute("form") WorkForm form, BindingResult result, Model model) {
-        Instrument instrument = start.plannable(id);
+        Instrument instrument = instruments.strung(id);
         Beforehand beforehand = start.tell(instrument, model);
         Optional<ChangePlan> plan = show(instrument, form, result, model);
         if (result.hasErrors() || plan.isEmpty() || plan.get().refused() || !Start.mayBegin(beforehand, form, result)) {
@@ -114,7 +118,7 @@ class WorkController {
     }
 
     private Optional<ChangePlan> planned(UUID id, WorkForm form, BindingResult result, Model model) {
-        Instrument instrument = start.plannable(id);
+        Instrument instrument = instruments.strung(id);
         start.tell(instrument, model);
         return show(instrument, form, result, model);
     }

@@ -108,6 +108,23 @@ class StringController {
         return "redirect:/instruments/" + id;
     }
 
+    /** What has no string recorded, and where to record it; for those who asked for what stands on every string. */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/instruments/{id}/strings-missing")
+    String missing(@PathVariable UUID id, Model model) {
+        Instrument instrument = instruments.get(id);
+        if (instrument.fullyStrung()) {
+            return "redirect:/instruments/" + id;
+        }
+        model.addAttribute("instrument", instrument);
+        model.addAttribute(
+                "missing",
+                instrument.setUp().positions().stream()
+                        .filter(position -> instrument.string(position).isEmpty())
+                        .toList());
+        return "rack/strings-missing";
+    }
+
     private String showString(UUID id, Position position, Model model) {
         Instrument instrument = instruments.get(id);
         model.addAttribute("instrument", instrument);

@@ -1,0 +1,289 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.net.URI;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockHttpServletResponse;
+import rosinedpeg.core.causes.Symptom;
+import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.setup.Area;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.bench.BenchEntry;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.SignedIn;
+
+/**
+ * Goes through every door: whatever a page links to is there, for everybody whom it is shown to, and every page of every
+ * instrument answers, whatever its family and size, and however little is recorded of it.
+ */
+class CrawlIT extends InRequests {
+
+    /** Pages of one kind differ by their numbers; so many of a kind are opened on one walk. */
+    private static final int OF_A_KIND = 3;
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    StringKinds kinds;
+
+    @Autowired
+    Benches benches;
+
+    private final List<String> broken = new ArrayList<>();
+
+    private static SignedIn as(Role role, RunningApplication application) {
+        return application.account(
+                switch (role) {
+                    case KEEPER -> "keeper";
+                    case TECHNICIAN -> "bench";
+                    case PLAYER -> "pit";
+                });
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyLinkThatIsShownIsThere(Role role) {
+        SignedIn who = as(role, this);
+        walk(who, "/", OF_A_KIND);
+        assertThat(broken).isEmpty();
+    }
+
+    /** How much of an instrument is strung. */
+    private enum Strung {
+        BARE,
+        HALF,
+        WHOLE
+    }
+
+    @ParameterizedTest
+    @EnumSource
+    void everyPageOfEveryInstrumentAnswers(Family family) {
+        int turn = 0;
+        for (Size size : Size.of(family)) {
+            for (boolean five : List.of(false, true)) {
+                for (Strung strung : Strung.values()) {
+                    SignedIn who = as(Role.values()[turn++ % Role.values().length], this);
+                    UUID id = in(() -> instrument(size, five, strung));
+                    Instrument instrument = in(() -> instruments.get(id));
+                    pages(instrument).forEach(page -> open(who, page));
+                    if (strung == Strung.WHOLE && size.equals(Size.of(family).get(0))) {
+                        UUID run = in(() -> halfDone(instrument));
+                        open(who, "/bench/" + run);
+                        pages(instrument).forEach(page -> open(who, page));
+                    }
+                }
+            }
+        }
+        assertThat(broken).isEmpty();
+    }
+
+    private List<String> pages(Instrument instrument) {
+        List<String> pages = new ArrayList<>(List.of(
+                "",
+                "/plan",
+                "/plan/card",
+                "/plan/card.pdf",
+                "/work",
+                "/bridge",
+                "/pegbox",
+                "/pegbox.svg",
+                "/pegs",
+                "/tailpiece",
+                "/tailpiece.svg",
+                "/fit",
+                "/fit.svg",
+                "/post",
+                "/measure",
+                "/symptoms",
+                "/referral",
+                "/strings-missing"));
+        for (String work : List.of("EMERGENCY", "BRIDGE_DOWN", "TAILPIECE_CHANGE", "GRAPHITE", "PEG_SERVICE")) {
+            pages.add("/work?kind=" + work);
+        }
+        for (Area area : Area.values()) {
+            pages.add("/measure/" + area);
+        }
+        for (Symptom symptom : Symptom.values()) {
+            pages.add("/symptoms?symptom=" + symptom);
+        }
+        int last = instrument.setUp().positions().size() - 1;
+        pages.add("/fit?string=" + instrument.setUp().positions().get(last));
+        return pages.stream()
+                .map(page -> "/instruments/" + instrument.id() + page)
+                .toList();
+    }
+
+    private UUID instrument(Size size, boolean five, Strung strung) {
+        Family family = size.family();
+        List<Pitch> openStrings = new ArrayList<>(family.openStrings());
+        if (five) {
+            int lowest = openStrings.get(openStrings.size() - 1).midi();
+            openStrings.add(new Pitch(lowest - (family == Family.BASS ? 5 : 7)));
+        }
+        TailEnd[] tailEnds = new TailEnd[openStrings.size()];
+        Arrays.fill(tailEnds, TailEnd.SLOT);
+        UUID id = instruments.add(new NewInstrument(
+                family + " " + size.code() + " " + openStrings.size() + " " + strung,
+                size,
+                false,
+                ReferenceA.STANDARD,
+                openStrings,
+                List.of(tailEnds),
+                family.usualPegs(),
+                5,
+                Demand.STUDY));
+        int on = strung == Strung.BARE ? 0 : strung == Strung.HALF ? 2 : openStrings.size();
+        Instant since = Instant.now().minus(3, ChronoUnit.DAYS);
+        for (Position position : instruments.get(id).setUp().positions().subList(0, on)) {
+            instruments.fit(
+                    id,
+                    position,
+                    kind(family, position, openStrings).id(),
+                    position == Position.II ? null : since,
+                    0,
+                    Set.of(),
+                    false);
+        }
+        return id;
+    }
+
+    /** {@return a run in the middle of which the strings are being changed} */
+    private UUID halfDone(Instrument instrument) {
+        ChangePlan plan =
+                ChangePlanner.plan(ChangeRequest.usual(instrument.setUp(), instrument.specs(), instrument.specs()));
+        Map<Position, UUID> replacements = new HashMap<>();
+        instrument
+                .strings()
+                .forEach(string ->
+                        replacements.put(string.position(), string.kind().id()));
+        UUID run = benches.start(instrument.id(), plan, replacements, Reason.WORN, false);
+        for (int step = 0; step < plan.steps().size() / 2; step++) {
+            long seen = benches.get(run).state().lastSequence();
+            benches.record(run, Press.now(UUID.randomUUID(), seen), new BenchEntry.Done(step));
+        }
+        return run;
+    }
+
+    /** A kind for a place; for a fifth string where nobody sells one, a thicker fourth. */
+    private StringKind kind(Family family, Position position, List<Pitch> openStrings) {
+        return kinds.of(family, position).stream().findFirst().orElseGet(() -> {
+            StringSpec fourth = kinds.of(family, Position.IV).get(0).spec();
+            return kinds.add(
+                    "Eddywick",
+                    "Deep",
+                    family,
+                    new StringSpec(
+                            position,
+                            fourth.core(),
+                            fourth.winding(),
+                            fourth.end(),
+                            openStrings.get(position.number() - 1),
+                            fourth.designLengthMm(),
+                            fourth.tensionN(),
+                            fourth.diameterMm() * 1.3,
+                            fourth.axialStiffnessN(),
+                            fourth.tailSilkEndMm(),
+                            fourth.topSilkStartMm(),
+                            fourth.totalLengthMm()));
+        });
+    }
+
+    private <T> T in(Supplier<T> work) {
+        return CurrentWorkshop.in(account("bench").workshopId(), "Test", work);
+    }
+
+    private void walk(SignedIn who, String begin, int ofAKind) {
+        Deque<String> toOpen = new ArrayDeque<>(List.of(begin));
+        Set<String> known = new HashSet<>(toOpen);
+        Map<String, Integer> opened = new HashMap<>();
+        while (!toOpen.isEmpty()) {
+            String address = toOpen.pop();
+            if (opened.merge(kindOf(address), 1, Integer::sum) > ofAKind) {
+                continue;
+            }
+            Document page = open(who, address);
+            if (page == null) {
+                continue;
+            }
+            for (Element link : page.select("a[href], [hx-get], img[src], link[href], script[src]")) {
+                for (String attribute : List.of("href", "hx-get", "src")) {
+                    String to = link.attr(attribute).replaceAll("#.*", "");
+                    if (to.startsWith("?")) {
+                        to = address.replaceAll("\\?.*", "") + to;
+                    }
+                    if (to.startsWith("/") && known.add(to)) {
+                        toOpen.add(to);
+                    }
+                }
+            }
+        }
+    }
+
+    private static String kindOf(String address) {
+        return address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "{id}").replaceAll("=[-0-9.,]+", "=0");
+    }
+
+    /** {@return the page; null when there is none to go on from} */
+    private Document open(SignedIn who, String address) {
+        MockHttpServletResponse answer;
+        try {
+            answer = mvc.get()
+                    .uri(URI.create(address.replace(" ", "%20")))
+                    .with(user(who))
+                    .exchange()
+                    .getResponse();
+            if (answer.getStatus() >= 400) {
+                broken.add(answer.getStatus() + " " + address);
+                return null;
+            }
+            String redirected = answer.getRedirectedUrl();
+            if (redirected != null) {
+                return open(who, redirected.replaceFirst("^https?://[^/]+", ""));
+            }
+            String type = String.valueOf(answer.getContentType());
+            return type.startsWith("text/html") ? Jsoup.parse(answer.getContentAsString()) : null;
+        } catch (Exception thrown) {
+            broken.add(thrown + " " + address);
+            return null;
+        }
+    }
+}
