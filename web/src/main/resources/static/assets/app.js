@@ -1,7 +1,12 @@
+// What only a script can do is not offered without one.
+document.documentElement.classList.add("scripted");
+
 // What every page shares: dialogs that a button opens, plan details that follow their tick, and workings brought into view.
 document.addEventListener("click", (event) => {
   const opener = event.target.closest("[data-opens]");
-  if (opener) document.getElementById(opener.dataset.opens)?.showModal();
+  if (!opener) return;
+  event.preventDefault();
+  if (!opener.disabled) document.getElementById(opener.dataset.opens)?.showModal();
 });
 
 document.addEventListener("change", (event) => {

@@ -43,7 +43,7 @@ document.addEventListener("keydown", (event) => {
   else if (event.key.toLowerCase() === "l") bench()?.querySelector("[data-listen]")?.click();
   else if (event.key.toLowerCase() === "g") taken = focusOn("#gap");
   else if (event.key.toLowerCase() === "s") press("skip");
-  else if (event.key.toLowerCase() === "w") document.getElementById("wrong")?.showModal();
+  else if (event.key.toLowerCase() === "w") press("wrong");
   else if (event.key === "?") document.getElementById("keys")?.showModal();
   else taken = false;
   if (taken) event.preventDefault();
@@ -107,10 +107,63 @@ function keep(entries) {
   notice.querySelector("b").textContent = entries.length || "";
 }
 
+// In the words of the page: what was typed, or which button it was at which step.
+function whatWasPressed(form, fields) {
+  const words = (element) => element?.textContent.replace(/\s+/g, " ").trim() ?? "";
+  const typed = [...form.querySelectorAll("input:not([type=hidden], [type=radio]), textarea")].find((field) => field.value);
+  if (typed) return `${words(form.querySelector(`label[for="${typed.id}"]`))} ${typed.value}`;
+  const mishap = new URLSearchParams(fields).get("mishap");
+  if (mishap) return words(form.querySelector(`button[value="${mishap}"]`));
+  return `${words(form.querySelector("button span"))}: ${words(bench().querySelector("h1"))}`;
+}
+
+// What the server refused stays on the device, with its reason, until somebody decides.
+const refusedShelf = () => `bench-refused-${bench()?.dataset.run}`;
+const refused = () => JSON.parse(localStorage.getItem(refusedShelf()) ?? "[]");
+
+function keepRefused(entries) {
+  if (entries.length > 0) localStorage.setItem(refusedShelf(), JSON.stringify(entries));
+  else localStorage.removeItem(refusedShelf());
+  showRefused();
+}
+
+function showRefused() {
+  const notice = document.getElementById("refused");
+  if (!notice) return;
+  const entries = refused();
+  notice.hidden = entries.length === 0;
+  notice.querySelector("ul").replaceChildren(
+    ...entries.map((entry) => {
+      const item = notice.querySelector("template").content.cloneNode(true);
+      item.querySelector(".what").textContent = entry.what;
+      item.querySelector(".when").textContent = new Date(entry.at).toLocaleTimeString([], { timeStyle: "short" });
+      const why = item.querySelector(".why");
+      why.textContent = entry.why || why.dataset.otherwise;
+      item.querySelector("[data-again]").addEventListener("click", () => sendAgain(entry));
+      item.querySelector("[data-let-go]").addEventListener("click", () => letGo(entry));
+      return item;
+    }),
+  );
+}
+
+const letGo = (entry) => keepRefused(refused().filter((other) => other.body !== entry.body));
+
+// It is meant for the step that is in hand now.
+function sendAgain(entry) {
+  letGo(entry);
+  const fields = new URLSearchParams(entry.body);
+  for (const name of ["seen", "after", "step"]) {
+    const now = hiddenFields(name)[0]?.value;
+    if (now !== undefined && fields.has(name)) fields.set(name, now);
+  }
+  keep([...kept(), { ...entry, body: fields.toString(), why: undefined }]);
+  send();
+}
+
 function keepOne({ requestConfig: { path, formData }, elt }) {
   const body = new URLSearchParams(formData).toString();
   if (kept().some((entry) => entry.body === body)) return;
-  keep([...kept(), { path, body, at: Date.now() }]);
+  keep([...kept(), { path, body, at: Date.now(), what: whatWasPressed(elt, formData) }]);
   document.querySelector("dialog[open]")?.close();
   elt.querySelectorAll?.("input:not([type=hidden], [type=radio]), textarea").forEach((field) => (field.value = ""));
   if (path.endsWith("/done")) walk();
@@ -118,6 +171,7 @@ function keepOne({ requestConfig: { path, formData }, elt }) {
   else {
     renewPress();
     if (/\/(skip|wrong|back|end)$/.test(path)) stopWalking();
+    else rest(false);
   }
 }
 
@@ -133,6 +187,11 @@ function freshId() {
   bytes[8] = (bytes[8] & 63) | 128;
   const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
   return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, "$1-$2-$3-$4-$5");
+}
+
+// The buttons of the bench rest, or work again.
+function rest(resting) {
+  bench()?.querySelectorAll("form button, [data-key=wrong]").forEach((button) => (button.disabled = resting));
 }
 
 function renewPress() {
@@ -192,7 +251,7 @@ function walkBack() {
 function followOn(before) {
   hiddenFields("after").forEach((field) => (field.value = before));
   renewPress();
-  bench().querySelectorAll("form button").forEach((button) => (button.disabled = false));
+  rest(false);
   bench().querySelector("h1").focus({ preventScroll: true });
 }
 
@@ -222,12 +281,13 @@ async function send() {
   if (asking || kept().length === 0) return;
   asking = true;
   let page = null;
+  let anyRefused = false;
   try {
     while (kept().length > 0) {
       const [first] = kept();
       const answer = await fetch(first.path, {
         method: "POST",
-        headers: { "HX-Request": "true" },
+        headers: { "HX-Request": "true", "Peg-Kept": "true" },
         body: fieldsOf(first),
       });
       // Signed out meanwhile: what is kept waits for the next sign-in.
@@ -237,9 +297,15 @@ async function send() {
       }
       if (answer.status >= 500) return;
       if (answer.ok) page = await answer.text();
+      else {
+        anyRefused = true;
+        const plain = answer.headers.get("Content-Type")?.startsWith("text/plain");
+        keepRefused([...refused(), { ...first, why: plain ? await answer.text() : "" }]);
+      }
       keep(kept().slice(1));
     }
     if (page && bench()) swap(page);
+    else if (anyRefused) location.reload();
     keep(kept());
   } catch {
     // Still no connection.
@@ -251,6 +317,8 @@ async function send() {
 addEventListener("online", send);
 setInterval(send, 2000);
 keep(kept());
+showRefused();
+document.addEventListener("htmx:afterSwap", showRefused);
 
 // A figure that shows its working is no press: the step stays as it is.
 const opensWorking = (event) => event.detail?.target?.classList.contains("working");
@@ -259,11 +327,11 @@ const opensWorking = (event) => event.detail?.target?.classList.contains("workin
 document.addEventListener("htmx:beforeRequest", (event) => {
   if (opensWorking(event)) return;
   asking = true;
-  bench()?.querySelectorAll("form button").forEach((button) => (button.disabled = true));
+  rest(true);
 });
 for (const failed of ["htmx:sendError", "htmx:responseError", "htmx:timeout"]) {
   document.addEventListener(failed, () => {
-    if (kept().length === 0) bench()?.querySelectorAll("form button").forEach((button) => (button.disabled = false));
+    if (kept().length === 0) rest(false);
   });
 }
 

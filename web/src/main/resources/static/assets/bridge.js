@@ -23,11 +23,13 @@ function start(width, height) {
 
 function draw() {
   const pen = canvas.getContext("2d");
+  const palette = getComputedStyle(document.documentElement);
+  const colour = (name) => palette.getPropertyValue(`--color-${name}`);
   pen.drawImage(picture, 0, 0, canvas.width, canvas.height);
   for (const [name, ends] of Object.entries(lines)) {
-    for (const [width, colour] of [[6, "#fdf8ee"], [2.5, name === "plate" ? "#265a41" : "#9c4a14"]]) {
+    for (const [width, ink] of [[6, "paper-bright"], [2.5, name === "plate" ? "bottle" : "rosin"]]) {
       pen.lineWidth = (width * canvas.width) / 800;
-      pen.strokeStyle = colour;
+      pen.strokeStyle = colour(ink);
       pen.beginPath();
       pen.moveTo(...ends[0]);
       pen.lineTo(...ends[1]);

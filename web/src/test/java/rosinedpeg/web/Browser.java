@@ -10,11 +10,16 @@ import com.microsoft.playwright.Playwright;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /** Debian's Chromium, headless. */
 final class Browser implements AutoCloseable {
 
     private static final int BOUNCE_MS = 125;
+
+    /** What browser and htmx say of a request that a test, or the next page, cut off. */
+    private static final Pattern CONNECTION_CUT = Pattern.compile(
+            "htmx:(sendError|sendAbort|afterRequest), |net::ERR_(INTERNET_DISCONNECTED|FAILED|ABORTED)");
 
     private final Playwright playwright = Playwright.create();
     private final com.microsoft.playwright.Browser chromium = playwright
@@ -32,13 +37,24 @@ final class Browser implements AutoCloseable {
 
     /** {@return a page of its own session} */
     Page open(String address, int width, int height) {
+        return open(address, width, height, true);
+    }
+
+    /** {@return a page of its own session that runs no scripts} */
+    Page openWithoutScripts(String address, int width, int height) {
+        return open(address, width, height, false);
+    }
+
+    private Page open(String address, int width, int height, boolean scripts) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setBaseURL(address)
                 .setViewportSize(width, height)
+                .setJavaScriptEnabled(scripts)
                 .setLocale("en-GB"));
         Page page = context.newPage();
         page.onConsoleMessage(message -> {
-            if (message.type().equals("error")) {
+            if (message.type().equals("error")
+                    && !CONNECTION_CUT.matcher(message.text()).find()) {
                 complaints.add(page.url() + ": " + message.text());
             }
         });

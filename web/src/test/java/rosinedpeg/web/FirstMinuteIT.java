@@ -3,6 +3,7 @@ package rosinedpeg.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import java.util.List;
@@ -343,6 +344,39 @@ class FirstMinuteIT extends InBrowser {
         assertThat(heading(page)).hasText("See to the cut first");
         Browser.turn(page, "PageUp");
         assertThat(heading(page)).hasText(here);
+    }
+
+    /** What the server does not take is shown with its reason, on every page of the run, until somebody decides. */
+    @Test
+    void aKeptPressThatIsRefusedIsNotDropped() {
+        UUID run = openRun("Pit 5 viola");
+        Page page = signedIn("bench", 390);
+        page.navigate("/bench/" + run);
+        page.waitForLoadState();
+        long before = events(run);
+        page.context().setOffline(true);
+        page.locator("details summary").click();
+        for (String note : List.of("x".repeat(501), "the lamp went out")) {
+            page.locator("#note").fill(note);
+            page.locator("form:has(#note) button").first().click();
+            assertThat(page.locator("#note")).hasValue("");
+        }
+        page.context().setOffline(false);
+        Locator refused = page.locator("#refused");
+        assertThat(refused).containsText("at most 500 characters");
+        assertThat(page.locator("#kept")).isHidden();
+        assertThat(events(run)).as("the other one is taken").isEqualTo(before + 1);
+        browser.complaints().clear();
+        page.reload();
+        assertThat(refused.locator(".what")).containsText("xxx");
+        Browser.assertAccessible(page);
+        Browser.assertFits(page);
+        refused.locator("[data-again]").click();
+        assertThat(refused.locator(".why")).containsText("at most 500 characters");
+        refused.locator("[data-let-go]").click();
+        assertThat(refused).isHidden();
+        assertThat(events(run)).isEqualTo(before + 1);
+        browser.complaints().clear();
     }
 
     @Test

@@ -1,9 +1,11 @@
 package rosinedpeg.web;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -23,10 +25,12 @@ abstract class InBrowser extends RunningApplication {
         browser.close();
     }
 
-    /** A page left open would go on asking for what the next test no longer has. */
+    /** A page left open would go on asking for what the next test no longer has. Nobody's console is left dirty. */
     @AfterEach
     void closePages() {
+        List<String> complaints = List.copyOf(browser.complaints());
         browser.closePages();
+        assertThat(complaints).as("said in the console").isEmpty();
     }
 
     static Locator heading(Page page) {

@@ -2,12 +2,14 @@ package rosinedpeg.web;
 
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.BeforeEach;
+import org.postgresql.util.PSQLState;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -73,6 +75,16 @@ abstract class RunningApplication {
                 return;
             }
             connection.setAutoCommit(false);
+            for (int attempt = 1; !putBack(connection, statement, tables, attempt); attempt++) {
+                connection.rollback();
+            }
+        }
+    }
+
+    /** {@return whether it could be; a request of the test before may still be reading} */
+    private static boolean putBack(Connection connection, Statement statement, List<String> tables, int attempt)
+            throws SQLException {
+        try {
             // Neither foreign keys nor the trigger of the append-only ledger stand in the way.
             statement.execute("set local session_replication_role = replica");
             statement.execute("truncate " + String.join(", ", tables));
@@ -80,6 +92,12 @@ abstract class RunningApplication {
                 statement.execute("insert into public." + table + " table beginning." + table);
             }
             connection.commit();
+            return true;
+        } catch (SQLException deadlock) {
+            if (!PSQLState.DEADLOCK_DETECTED.getState().equals(deadlock.getSQLState()) || attempt > 5) {
+                throw deadlock;
+            }
+            return false;
         }
     }
 

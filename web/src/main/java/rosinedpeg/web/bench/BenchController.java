@@ -2,6 +2,7 @@ package rosinedpeg.web.bench;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -17,6 +18,9 @@ import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -78,6 +82,7 @@ import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Wording;
+import rosinedpeg.web.platform.Words;
 import rosinedpeg.web.working.WorkingView;
 
 /** Leads a run. Every button is a form of its own, so that it works without scripts too. */
@@ -99,6 +104,7 @@ class BenchController {
     private final StringKinds kinds;
     private final WorkingView workings;
     private final Tuner tuner;
+    private final Words words;
     private final Clock clock;
 
     BenchController(
@@ -109,6 +115,7 @@ class BenchController {
             StringKinds kinds,
             WorkingView workings,
             Tuner tuner,
+            Words words,
             Clock clock) {
         this.benches = benches;
         this.instruments = instruments;
@@ -117,6 +124,7 @@ class BenchController {
         this.kinds = kinds;
         this.workings = workings;
         this.tuner = tuner;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -220,6 +228,14 @@ class BenchController {
         return take(id, form, new BenchEntry.Skip(step), model, request);
     }
 
+    /** What the bench shows as a dialogue where scripts run. */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/bench/{id}/wrong")
+    String wentWrong(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
+        show(id, form, model, false);
+        return benches.get(id).state().over() ? "redirect:/bench/" + id : "bench/wrong";
+    }
+
     @OpenTo(Role.PLAYER)
     @PostMapping("/bench/{id}/wrong")
     String wrong(
@@ -232,7 +248,8 @@ class BenchController {
             HttpServletRequest request) {
         if ((mishap.ofString() && string == null) || (mishap == Mishap.Kind.STRING_BROKE && place == null)) {
             model.addAttribute("wrongMissing", mishap);
-            return show(id, form, model, Htmx.asks(request));
+            String answer = show(id, form, model, Htmx.asks(request));
+            return Htmx.asks(request) ? answer : "bench/wrong";
         }
         return take(id, form, new BenchEntry.Wrong(new Mishap(mishap, string, place)), model, request);
     }
@@ -265,7 +282,7 @@ class BenchController {
                 : Entry.number(result, "cents", form.getCents(), BenchEvent.PITCH_READING);
         model.addAttribute("typedPosition", position);
         return cents.isEmpty()
-                ? show(id, form, model, Htmx.asks(request))
+                ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Pitch(position, cents.getAsDouble()), model, request);
     }
 
@@ -300,7 +317,7 @@ class BenchController {
         OptionalDouble gap = Entry.number(
                 result, "gap", form.getGap(), run.state().plan().setUp().rangeOf(Quantity.BRIDGE_GAP));
         return gap.isEmpty()
-                ? show(id, form, model, Htmx.asks(request))
+                ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Gap(gap.getAsDouble()), model, request);
     }
 
@@ -314,12 +331,38 @@ class BenchController {
             HttpServletRequest request) {
         var text = Entry.text(result, "note", form.getNote(), Notes.LONGEST);
         return text.isEmpty()
-                ? show(id, form, model, Htmx.asks(request))
+                ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Note(text.get()), model, request);
+    }
+
+    /** Asks again for what was typed wrong, in the same place. */
+    private String again(UUID id, BenchForm form, BindingResult result, Model model, HttpServletRequest request) {
+        if (wasKept(request)) {
+            throw new RefusedPressException(
+                    HttpStatus.UNPROCESSABLE_CONTENT,
+                    result.getAllErrors().stream().map(words::say).collect(Collectors.joining(" ")));
+        }
+        return show(id, form, model, Htmx.asks(request));
+    }
+
+    /** Whether a press was kept on its device, for want of a connection, and is sent now without anybody looking. */
+    private static boolean wasKept(HttpServletRequest request) {
+        return request.getHeader("Peg-Kept") != null;
+    }
+
+    /** The device shows the reason beside what was pressed, until somebody decides. */
+    @ExceptionHandler
+    ResponseEntity<String> refused(RefusedPressException refused) {
+        return ResponseEntity.status(refused.status())
+                .contentType(new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8))
+                .body(refused.getMessage());
     }
 
     private String take(UUID id, BenchForm form, BenchEntry entry, Model model, HttpServletRequest request) {
         Taken taken = benches.record(id, form.press(), entry);
+        if (taken == Taken.MOVED_ON && wasKept(request)) {
+            throw new RefusedPressException(HttpStatus.CONFLICT, words.say("bench.kept.moved"));
+        }
         if (!Htmx.asks(request)) {
             return "redirect:/bench/" + id + (taken == Taken.MOVED_ON ? "?moved" : "");
         }

@@ -102,7 +102,7 @@ class PlanController {
             return "redirect:/bench/" + open.get();
         }
         planned(id, form, result, model, request);
-        return Htmx.asks(request) ? "plan/plan :: planned" : "plan/plan";
+        return Htmx.asks(request) ? "plan/plan :: answer" : "plan/plan";
     }
 
     /** The plan on one sheet of paper. */

@@ -73,7 +73,7 @@ class WorkController {
             return "redirect:/bench/" + open.get();
         }
         planned(id, form, result, model);
-        return Htmx.asks(request) ? "plan/work :: work" : "plan/work";
+        return Htmx.asks(request) ? "plan/work :: answer" : "plan/work";
     }
 
     /** The plan on one sheet of paper. */

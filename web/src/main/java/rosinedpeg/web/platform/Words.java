@@ -3,6 +3,7 @@ package rosinedpeg.web.platform;
 import java.util.List;
 import java.util.stream.Collectors;
 import org.springframework.context.MessageSource;
+import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
 
@@ -20,6 +21,11 @@ public class Words {
     /** {@return the text of a key with its arguments put in} */
     public String say(String key, Object... arguments) {
         return messages.getMessage(key, arguments, LocaleContextHolder.getLocale());
+    }
+
+    /** {@return what somebody is told, as of an entry that is wrong} */
+    public String say(MessageSourceResolvable told) {
+        return messages.getMessage(told, LocaleContextHolder.getLocale());
     }
 
     /** {@return several names in a row, as I, II and III; empty when there are none} */
