@@ -136,7 +136,7 @@ function showRefused() {
     ...entries.map((entry) => {
       const item = notice.querySelector("template").content.cloneNode(true);
       item.querySelector(".what").textContent = entry.what;
-      item.querySelector(".when").textContent = new Date(entry.at).toLocaleTimeString([], { timeStyle: "short" });
+      item.querySelector(".when").textContent = new Date(entry.at).toLocaleTimeString([], { hour: "2-digit", minute: "2-digit", hour12: false });
       const why = item.querySelector(".why");
       why.textContent = entry.why || why.dataset.otherwise;
       item.querySelector("[data-again]").addEventListener("click", () => sendAgain(entry));

@@ -116,20 +116,6 @@ class BoundariesIT extends RunningApplication {
     }
 
     @Test
-    void rolesAreCheckedOnTheServer() {
-        SignedIn player = account("pit");
-        assertThat(mvc.get().uri("/people").with(user(technician))).hasStatus(403);
-        assertThat(mvc.get().uri("/people").with(user(account("keeper")))).hasStatus(200);
-        assertThat(mvc.get().uri("/instruments/new").with(user(player))).hasStatus(403);
-        assertThat(post("/instruments/" + violin + "/measure/BODY", player, Map.of("values[VIBRATING_LENGTH]", "328")))
-                .hasStatus(403);
-        assertThat(post("/instruments/" + violin + "/strings/II/signs", player, Map.of()))
-                .hasStatus(403);
-        assertThat(mvc.get().uri("/instruments/" + violin + "/plan").with(user(player)))
-                .hasStatus(200);
-    }
-
-    @Test
     void sendsAStrictPolicy() {
         assertThat(mvc.get().uri("/").with(user(technician)))
                 .headers()

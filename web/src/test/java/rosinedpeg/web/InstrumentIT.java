@@ -82,7 +82,12 @@ class InstrumentIT extends RunningApplication {
         UUID violin = add("Understudy violin");
         assertThat(page("/")).contains("Understudy violin", "Strings not recorded");
         assertThat(mvc.get().uri("/instruments/" + violin + "/plan").with(user(technician)))
-                .hasStatus(404);
+                .hasRedirectedUrl("/instruments/" + violin + "/strings-missing");
+        assertThat(page("/instruments/" + violin + "/strings-missing"))
+                .contains("I, II, III and IV are not recorded yet");
+        assertThat(post("/instruments/new", Map.of("name", "UNDERSTUDY violin", "size", "VIOLIN 4/4")))
+                .bodyText()
+                .contains("Another instrument has this name.");
 
         for (String position : List.of("I", "II", "III", "IV")) {
             found(violin, position, "");

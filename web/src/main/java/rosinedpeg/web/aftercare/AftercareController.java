@@ -6,6 +6,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
@@ -35,7 +36,8 @@ class AftercareController {
             @RequestParam CareKind kind,
             @RequestParam(defaultValue = "") String press,
             RedirectAttributes redirect) {
-        aftercare.care(id, kind, Entry.press(press));
+        UUID pressed = Entry.press(press);
+        Constraint.CARE_ONCE.once(() -> aftercare.care(id, kind, pressed));
         redirect.addFlashAttribute("notice", "care.recorded");
         return "redirect:/instruments/" + id + "#care";
     }

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -41,6 +40,7 @@ import rosinedpeg.web.drawing.GrooveDrawing;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
@@ -125,12 +125,9 @@ class BridgeController {
         if (result.hasErrors() || stance.lines().isEmpty()) {
             return "bridge/bridge";
         }
-        try {
-            pictures.keep(id, picture, stance.lines().get(), form.press());
-            measureGap(instrument, stance.lean(), form.press());
-        } catch (DataIntegrityViolationException sentTwice) {
-            // The other press has kept the same picture.
-        }
+        Constraint.BRIDGE_PICTURE_ONCE.once(
+                () -> pictures.keep(id, picture, stance.lines().get(), form.press()));
+        Constraint.MEASUREMENT_ONCE.once(() -> measureGap(instrument, stance.lean(), form.press()));
         redirect.addFlashAttribute("notice", "bridge.picture.kept");
         return "redirect:/instruments/" + id + "/bridge";
     }

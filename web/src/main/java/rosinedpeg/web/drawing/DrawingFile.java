@@ -11,6 +11,7 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
+import rosinedpeg.web.platform.Palette;
 
 /** Makes a file of a drawing, complete in itself, at its true size or magnified. */
 @Component
@@ -21,9 +22,11 @@ public class DrawingFile {
     private static final double GAP = 0.12;
 
     private final SpringTemplateEngine templates;
+    private final Palette palette;
 
-    DrawingFile(SpringTemplateEngine templates) {
+    DrawingFile(SpringTemplateEngine templates, Palette palette) {
         this.templates = templates;
+        this.palette = palette;
     }
 
     /**
@@ -47,6 +50,7 @@ public class DrawingFile {
         width -= gap;
         double height = views.stream().mapToDouble(View::height).max().orElseThrow();
         Context context = new Context(Locale.UK);
+        context.setVariable("colours", palette.colours());
         context.setVariable("title", title);
         context.setVariable("desc", desc);
         context.setVariable("placed", placed);

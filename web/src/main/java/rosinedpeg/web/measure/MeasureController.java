@@ -12,7 +12,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -34,6 +33,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Measured;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Lengths;
@@ -99,11 +99,7 @@ class MeasureController {
         Map<Measurable, Double> values = values(instrument.setUp(), area, form, result, Lengths.chosen(request));
         tellContradictions(instrument.setUp(), values, result, Lengths.chosen(request));
         if (day.isPresent() && !values.isEmpty()) {
-            try {
-                instruments.measure(id, values, day.get(), form.press());
-            } catch (DataIntegrityViolationException sentTwice) {
-                // The other press has recorded the same sheet.
-            }
+            Constraint.MEASUREMENT_ONCE.once(() -> instruments.measure(id, values, day.get(), form.press()));
             values.keySet().forEach(measurable -> form.getValues().remove(measurable.code()));
         }
         if (!result.hasErrors()) {

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -35,6 +34,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawing.CollarChart;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
@@ -90,21 +90,17 @@ class PegController {
         if (result.hasErrors()) {
             return show(id, position, form, model);
         }
-        try {
-            pegLooks.record(
-                    id,
-                    new PegLook(
-                            position,
-                            form.getSigns(),
-                            Optional.ofNullable(form.getTreatment()),
-                            text.orElse(null),
-                            day.orElseThrow(),
-                            CurrentWorkshop.recordedBy()),
-                    collarMm.isPresent() ? Map.of(collar, collarMm.getAsDouble()) : Map.of(),
-                    form.press());
-        } catch (DataIntegrityViolationException sentTwice) {
-            // The other press has recorded the same look.
-        }
+        Constraint.PEG_LOOK_ONCE.once(() -> pegLooks.record(
+                id,
+                new PegLook(
+                        position,
+                        form.getSigns(),
+                        Optional.ofNullable(form.getTreatment()),
+                        text.orElse(null),
+                        day.orElseThrow(),
+                        CurrentWorkshop.recordedBy()),
+                collarMm.isPresent() ? Map.of(collar, collarMm.getAsDouble()) : Map.of(),
+                form.press()));
         redirect.addFlashAttribute("notice", "peg.looked");
         return "redirect:/instruments/" + id + "/pegs#peg-" + position;
     }

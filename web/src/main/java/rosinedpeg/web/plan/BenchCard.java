@@ -30,6 +30,7 @@ import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.platform.Palette;
 
 /** Sets a plan on one sheet of A4 paper, as a PDF that prints the same everywhere. */
 @Component
@@ -54,11 +55,13 @@ class BenchCard {
 
     private final SpringTemplateEngine templates;
     private final ApplicationContext beans;
+    private final Palette palette;
     private final Clock clock;
 
-    BenchCard(SpringTemplateEngine templates, ApplicationContext beans, Clock clock) {
+    BenchCard(SpringTemplateEngine templates, ApplicationContext beans, Palette palette, Clock clock) {
         this.templates = templates;
         this.beans = beans;
+        this.palette = palette;
         this.clock = clock;
     }
 
@@ -82,6 +85,7 @@ class BenchCard {
             context.setVariable(
                     ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                     new ThymeleafEvaluationContext(beans, null));
+            context.setVariable("colours", palette.colours());
             context.setVariable("now", clock.instant());
             context.setVariable("size", setting.sizePt());
             context.setVariable("room", setting.roomEm());

@@ -16,7 +16,7 @@ interface HabitRepository extends JpaRepository<HabitEntity, UUID> {
     @Query(nativeQuery = true, value = """
                     insert into habit (id, workshop_id, account_id, family, schools)
                     values (gen_random_uuid(), :workshopId, :accountId, :family, cast(:schools as jsonb))
-                    on conflict (account_id, family) do update set schools = excluded.schools
+                    on conflict (workshop_id, account_id, family) do update set schools = excluded.schools
                     """)
     void remember(UUID workshopId, UUID accountId, String family, String schools);
 }

@@ -19,7 +19,7 @@ interface KitItemRepository extends JpaRepository<KitItemEntity, UUID> {
     @Query(nativeQuery = true, value = """
                     insert into kit_item (id, workshop_id, account_id, material)
                     values (gen_random_uuid(), :workshopId, :accountId, :material)
-                    on conflict (account_id, material) do nothing
+                    on conflict (workshop_id, account_id, material) do nothing
                     """)
     void add(UUID workshopId, UUID accountId, String material);
 }

@@ -21,6 +21,7 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Constraint;
 
 /**
  * Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. What a repairer has to
@@ -84,6 +85,9 @@ class Start {
                 return benches.start(id, plan, replacements, reason, keepOld);
             });
         } catch (DataIntegrityViolationException pressedTwice) {
+            if (!Constraint.ONE_OPEN_RUN_FOR_AN_INSTRUMENT.isViolatedBy(pressedTwice)) {
+                throw pressedTwice;
+            }
             return benches.openFor(id).orElseThrow(() -> pressedTwice);
         }
     }

@@ -11,11 +11,10 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
 /**
- * The colours of {@code palette.css}, for what is saved and cannot look there: drawings in a file, the bench card. In
- * templates: {@code @palette}.
+ * The colours of {@code palette.css}, for what is saved and cannot look there: drawings in a file, the bench card.
  */
-@Component("palette")
-class Palette {
+@Component
+public class Palette {
 
     private static final Pattern COLOUR = Pattern.compile("--color-([a-z-]+): (#[0-9a-f]{6});");
 
@@ -25,22 +24,13 @@ class Palette {
         try (InputStream css = Palette.class.getResourceAsStream("/palette.css")) {
             colours = COLOUR.matcher(new String(css.readAllBytes(), UTF_8))
                     .results()
-                    .collect(Collectors.toMap(colour -> colour.group(1), (MatchResult colour) -> colour.group(2)));
+                    .collect(Collectors.toUnmodifiableMap(
+                            colour -> colour.group(1), (MatchResult colour) -> colour.group(2)));
         }
     }
 
-    /**
-     * A colour.
-     *
-     * @param name as in {@code palette.css}, without its prefix
-     * @return the colour, as #rrggbb
-     * @throws IllegalArgumentException when there is none of that name
-     */
-    public String get(String name) {
-        String colour = colours.get(name);
-        if (colour == null) {
-            throw new IllegalArgumentException("there is no colour " + name);
-        }
-        return colour;
+    /** {@return every colour as #rrggbb, by its name without the prefix} */
+    public Map<String, String> colours() {
+        return colours;
     }
 }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -25,6 +26,7 @@ import rosinedpeg.core.setup.Tuning;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
@@ -71,7 +73,7 @@ class NewInstrumentController {
         if (result.hasErrors()) {
             return showNew(model);
         }
-        UUID id = instruments.add(new NewInstrument(
+        NewInstrument wanted = new NewInstrument(
                 name.orElseThrow(),
                 chosen,
                 form.isLeftHanded(),
@@ -80,7 +82,17 @@ class NewInstrumentController {
                 tailEnds(form.getFirstTuner(), openStrings.size()),
                 form.getPegs() == null ? chosen.family().usualPegs() : form.getPegs(),
                 hours.orElseThrow(),
-                form.getDemand()));
+                form.getDemand());
+        UUID id;
+        try {
+            id = instruments.add(wanted);
+        } catch (DataIntegrityViolationException complaint) {
+            if (!Constraint.INSTRUMENT_NAME.isViolatedBy(complaint)) {
+                throw complaint;
+            }
+            result.rejectValue("name", "instrument.name.taken");
+            return showNew(model);
+        }
         redirect.addFlashAttribute("notice", "instrument.added");
         return "redirect:/instruments/" + id;
     }

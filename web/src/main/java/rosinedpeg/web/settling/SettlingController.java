@@ -22,6 +22,7 @@ import rosinedpeg.core.working.Working;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
@@ -105,7 +106,8 @@ class SettlingController {
             return show(fittedId, model);
         }
         Instant moment = at.get().isBefore(string.fittedAt()) ? string.fittedAt() : at.get();
-        settlings.read(fittedId, press(form), moment, cents.getAsDouble(), form.isRetuned());
+        Constraint.SETTLING_READING_ONCE.once(
+                () -> settlings.read(fittedId, press(form), moment, cents.getAsDouble(), form.isRetuned()));
         redirect.addFlashAttribute("notice", "settling.read");
         return "redirect:/settling/" + fittedId;
     }

@@ -1,0 +1,49 @@
+package rosinedpeg.web.platform;
+
+import java.util.Locale;
+import org.hibernate.exception.ConstraintViolationException;
+import org.springframework.dao.DataIntegrityViolationException;
+
+/** A rule of the schema that two requests at one moment can run into. It has the same name there, in small letters. */
+public enum Constraint {
+    /** Two instruments of a workshop have the same name. */
+    INSTRUMENT_NAME,
+    /** Two runs of an instrument are open. */
+    ONE_OPEN_RUN_FOR_AN_INSTRUMENT,
+    /** A measuring sheet was sent twice. */
+    MEASUREMENT_ONCE,
+    /** A look at a peg was sent twice. */
+    PEG_LOOK_ONCE,
+    /** A picture of a bridge was sent twice. */
+    BRIDGE_PICTURE_ONCE,
+    /** A reading of a settling string was sent twice. */
+    SETTLING_READING_ONCE,
+    /** Care of strings or bow was sent twice. */
+    CARE_ONCE;
+
+    /** {@return its name in the schema} */
+    public String inSchema() {
+        return name().toLowerCase(Locale.ROOT);
+    }
+
+    /** {@return whether this is what the database complains about} */
+    public boolean isViolatedBy(DataIntegrityViolationException complaint) {
+        return complaint.getCause() instanceof ConstraintViolationException violation
+                && inSchema().equals(violation.getConstraintName());
+    }
+
+    /**
+     * Does what a press asks for. When the same press was sent twice at one moment, the other one has done it.
+     *
+     * @param work what to do, in a transaction of its own
+     */
+    public void once(Runnable work) {
+        try {
+            work.run();
+        } catch (DataIntegrityViolationException complaint) {
+            if (!isViolatedBy(complaint)) {
+                throw complaint;
+            }
+        }
+    }
+}

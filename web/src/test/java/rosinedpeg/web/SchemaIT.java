@@ -1,0 +1,210 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import jakarta.persistence.EntityManagerFactory;
+import jakarta.persistence.Table;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.flywaydb.core.Flyway;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** What the database itself holds to, and that it can be brought here from every release. */
+class SchemaIT extends RunningApplication {
+
+    private static final Path RELEASES = Path.of("src/test/resources/releases");
+
+    /** What a list in a check allows. */
+    private static final Pattern WORD = Pattern.compile("'(\\w+)'::");
+
+    @Autowired
+    EntityManagerFactory entities;
+
+    @Autowired
+    Instruments instruments;
+
+    /** A key that leaves the workshop out would let one stand in another's way, or point into it. */
+    @Test
+    void everyKeyCarriesTheWorkshop() {
+        List<String> keys = database.sql("""
+                        select pg_get_indexdef(i.indexrelid) from pg_index i
+                        join pg_attribute a on a.attrelid = i.indrelid and a.attname = 'workshop_id'
+                        where i.indisunique and not i.indisprimary and not a.attnum = any (i.indkey)
+                        union
+                        select c.conrelid::regclass || ' ' || pg_get_constraintdef(c.oid) from pg_constraint c
+                        join pg_attribute a on a.attrelid = c.confrelid and a.attname = 'workshop_id'
+                        where c.contype = 'f' and not a.attnum = any (c.confkey)
+                        """).query(String.class).list();
+        assertThat(keys)
+                .as("nobody signs in to two workshops by one name")
+                .singleElement()
+                .satisfies(key -> assertThat(key).contains("account", "(sign_in)"));
+    }
+
+    /** An enum that gains a value needs a migration, and a list that names what the code does not know cannot be read. */
+    @Test
+    void listsInTheSchemaAreTheEnumsOfTheCode() {
+        Map<String, List<String>> lists = new TreeMap<>();
+        database.sql("""
+                        select c.conrelid::regclass || '.' || a.attname as place, pg_get_constraintdef(c.oid) as list
+                        from pg_constraint c join pg_attribute a on a.attrelid = c.conrelid and a.attnum = c.conkey[1]
+                        where c.contype = 'c' and cardinality(c.conkey) = 1 and pg_get_constraintdef(c.oid) like '%ARRAY[%'
+                        """)
+                .query()
+                .listOfRows()
+                .forEach(row -> lists.put(
+                        row.get("place").toString(),
+                        WORD.matcher(row.get("list").toString())
+                                .results()
+                                .map(word -> word.group(1))
+                                .toList()));
+        List<String> unlisted = new ArrayList<>();
+        entities.getMetamodel()
+                .getEntities()
+                .forEach(entity -> entity.getSingularAttributes().stream()
+                        .filter(attribute -> attribute.getJavaType().isEnum())
+                        .forEach(attribute -> {
+                            String place = entity.getJavaType()
+                                            .getAnnotation(Table.class)
+                                            .name() + "."
+                                    + attribute
+                                            .getName()
+                                            .replaceAll("([A-Z])", "_$1")
+                                            .toLowerCase(Locale.ROOT);
+                            List<String> values = Arrays.stream(
+                                            attribute.getJavaType().getEnumConstants())
+                                    .map(value -> ((Enum<?>) value).name())
+                                    .toList();
+                            if (!lists.containsKey(place)) {
+                                unlisted.add(place);
+                            } else {
+                                assertThat(lists.get(place)).as(place).containsExactlyInAnyOrderElementsOf(values);
+                            }
+                        }));
+        assertThat(unlisted).isEmpty();
+    }
+
+    @Test
+    void constraintsThatTheCodeTellsApartAreThere() {
+        List<String> named = database.sql("select conname from pg_constraint union select indexname from pg_indexes")
+                .query(String.class)
+                .list();
+        assertThat(Arrays.stream(Constraint.values()).map(Constraint::inSchema)).isSubsetOf(named);
+    }
+
+    /** As when two devices send the same name at one moment. */
+    @Test
+    void theDatabaseSaysWhatItComplainsOf() {
+        NewInstrument wanted = new NewInstrument(
+                "PIT 1 VIOLIN",
+                Size.of(Family.VIOLIN, "4/4"),
+                false,
+                ReferenceA.STANDARD,
+                Family.VIOLIN.openStrings(),
+                Collections.nCopies(4, TailEnd.SLOT),
+                PegKind.TAPERED_WOOD,
+                5,
+                Demand.STUDY);
+        assertThatThrownBy(
+                        () -> CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> instruments.add(wanted)))
+                .isInstanceOfSatisfying(DataIntegrityViolationException.class, complaint -> {
+                    assertThat(Constraint.INSTRUMENT_NAME.isViolatedBy(complaint))
+                            .isTrue();
+                    assertThat(Constraint.CARE_ONCE.isViolatedBy(complaint)).isFalse();
+                });
+    }
+
+    static Stream<Path> releases() throws IOException {
+        try (Stream<Path> files = Files.list(RELEASES)) {
+            return files.sorted().toList().stream();
+        }
+    }
+
+    /** A database that a release before this one filled. */
+    @ParameterizedTest
+    @MethodSource("releases")
+    void aDatabaseOfTheReleaseBeforeLosesNothing(Path release) throws Exception {
+        String name = "migrated_" + System.nanoTime();
+        database.sql("create database " + name).update();
+        DriverManagerDataSource old = new DriverManagerDataSource(
+                System.getenv("PEG_DATABASE_URL").replaceFirst("/[^/]*$", "/" + name),
+                System.getenv("PEG_DATABASE_USER"),
+                System.getenv("PEG_DATABASE_PASSWORD"));
+        try (Connection connection = DriverManager.getConnection(old.getUrl(), old.getUsername(), old.getPassword())) {
+            connection.createStatement().execute(Files.readString(release));
+        }
+        Map<String, Long> before = counts(old);
+        Flyway.configure().dataSource(old).load().migrate();
+        Map<String, Long> after = counts(old);
+        before.forEach((table, rows) -> assertThat(after.get(table)).as(table).isEqualTo(rows));
+        assertThat(shape(JdbcClient.create(old)))
+                .as("the same schema as an empty database comes to")
+                .containsExactlyInAnyOrderElementsOf(shape(database));
+        assertThat(JdbcClient.create(old)
+                        .sql("select name from instrument where lower(name) like 'pit 1 violin%' order by created_at")
+                        .query(String.class)
+                        .list())
+                .containsExactly("Pit 1 violin", "PIT 1 violin (2)");
+    }
+
+    private static Map<String, Long> counts(DriverManagerDataSource source) throws SQLException {
+        JdbcClient client = JdbcClient.create(source);
+        Map<String, Long> counts = new TreeMap<>();
+        client.sql(
+                        "select tablename from pg_tables where schemaname = 'public' and tablename <> 'flyway_schema_history'")
+                .query(String.class)
+                .list()
+                .forEach(table -> counts.put(
+                        table,
+                        client.sql("select count(*) from public." + table)
+                                .query(Long.class)
+                                .single()));
+        return counts;
+    }
+
+    private static TreeSet<String> shape(JdbcClient client) {
+        // A dump writes the casts of a list in another place.
+        return client.sql("""
+                        select table_name || ' ' || column_name || ' ' || data_type || ' ' || is_nullable
+                        from information_schema.columns where table_schema = 'public'
+                        union
+                        select c.conrelid::regclass || ' ' || c.conname || ' ' || pg_get_constraintdef(c.oid)
+                        from pg_constraint c join pg_namespace n on n.oid = c.connamespace where n.nspname = 'public'
+                        union select indexdef from pg_indexes where schemaname = 'public'
+                        """).query(String.class).list().stream()
+                .map(line -> line.replaceAll("::(character varying|text)(\\[])?|[()]", ""))
+                .collect(Collectors.toCollection(TreeSet::new));
+    }
+}
