@@ -24,3 +24,11 @@ document.addEventListener("click", (event) => {
 document.addEventListener("htmx:afterSettle", (event) => {
   if (event.target.classList.contains("working")) event.target.querySelector("summary")?.scrollIntoView({ block: "nearest" });
 });
+
+// On paper nothing is folded.
+addEventListener("beforeprint", () => {
+  document.querySelectorAll("details.passage:not([open])").forEach((passage) => {
+    passage.open = true;
+    addEventListener("afterprint", () => (passage.open = false), { once: true });
+  });
+});

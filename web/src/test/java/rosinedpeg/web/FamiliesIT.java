@@ -47,7 +47,7 @@ class FamiliesIT extends InBrowser {
 
     private static void choose(Page page, String string) {
         page.locator("#string-" + string).check();
-        assertThat(page.locator("#planned ol.steps")).containsText("Graphite in both grooves of " + string);
+        assertThat(page.locator("#planned")).containsText("Graphite in both grooves of " + string);
         for (String other : List.of("I", "II", "III", "IV", "V")) {
             Locator box = page.locator("#string-" + other);
             if (!other.equals(string) && box.count() > 0 && box.isChecked()) {
@@ -64,7 +64,7 @@ class FamiliesIT extends InBrowser {
         choose(page, string);
         if (broken) {
             page.locator("input[name=broken][value=" + string + "]").check();
-            assertThat(page.locator("#planned ol.steps")).containsText("Take out what is left of " + string);
+            assertThat(page.locator("#planned")).containsText("Take out what is left of " + string);
         }
         return page;
     }
@@ -110,7 +110,7 @@ class FamiliesIT extends InBrowser {
         page.navigate("/instruments/" + instrument("Pit 11 bass") + "/plan");
         choose(page, "IV");
         assertThat(page.locator("input[name='over[IV]'][value=III]")).isChecked();
-        assertThat(page.locator("#planned ol.steps")).containsText("Set III aside");
+        assertThat(page.locator("#planned")).containsText("Set III aside");
         toTheBench(page);
         for (String heading : List.of(
                 "Lay it on its back and block it",
@@ -150,9 +150,9 @@ class FamiliesIT extends InBrowser {
         Browser.assertAccessible(page);
         page.locator("#kind-EMERGENCY").check();
         page.locator("#string-II").check();
-        assertThat(page.locator("#planned ol.steps")).containsText("Let II");
+        assertThat(page.locator("#planned")).containsText("Let II");
         page.locator("#broken").check();
-        assertThat(page.locator("#planned ol.steps")).containsText("Take out what is left of II");
+        assertThat(page.locator("#planned")).containsText("Take out what is left of II");
         Browser.assertAccessible(page);
         toTheBench(page);
         pedalTo(page, "II is on and recorded");

@@ -16,46 +16,62 @@ import static rosinedpeg.core.causes.Check.TURN_PEG_A_LITTLE;
 import static rosinedpeg.core.causes.Check.WIPE_AND_PLAY;
 
 import java.util.List;
+import rosinedpeg.core.plan.Place;
 
 /** What a player complains of, with what can be behind it, the likelier first. */
 public enum Symptom {
     SLIPS(
+            Place.PEG,
             new Suspicion(Cause.POLISHED_BANDS, LOOK_AT_BANDS, false),
             new Suspicion(Cause.PEG_NOT_PUSHED_IN, TURN_PEG_A_LITTLE, false),
             new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true)),
     STICKS(
+            Place.PEG,
             new Suspicion(Cause.DAMP_OR_DRY_WOOD, TURN_PEG_A_LITTLE, false),
             new Suspicion(Cause.WOUND_HARD_TO_WALL, LOOK_INTO_PEGBOX, false),
             new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true)),
     BUZZES(
+            Place.FINGERBOARD,
             new Suspicion(Cause.LOOSE_PART, TOUCH_PARTS_WHILE_IT_SOUNDS, false),
             new Suspicion(Cause.STRING_LOW_AT_NUT, MEASURE_GROOVE, true),
             new Suspicion(Cause.OPEN_WINDING, WIPE_AND_PLAY, false)),
     PINGS_WHILE_TUNING(
+            Place.NUT,
             new Suspicion(Cause.DRY_GROOVE, RUB_GRAPHITE_AND_LISTEN, false),
             new Suspicion(Cause.TIGHT_GROOVE, MEASURE_GROOVE, true)),
     BRIDGE_WALKS(
+            Place.BRIDGE,
             new Suspicion(Cause.DRY_GROOVE, RUB_GRAPHITE_AND_LISTEN, false),
             new Suspicion(Cause.BRIDGE_LEANS, MEASURE_GAP, false),
             new Suspicion(Cause.FEET_DO_NOT_FIT, PRESS_BESIDE_FEET, true)),
     TUNING_ONE_MOVES_ANOTHER(
+            Place.PEG,
             new Suspicion(Cause.TOUCHES_IN_PEGBOX, LOOK_INTO_PEGBOX, false),
             new Suspicion(Cause.BODY_GIVES, COMPARE_WITH_FORECAST, false)),
-    TUNER_OUT_OF_TRAVEL(new Suspicion(Cause.SCREW_AT_ITS_END, LOOK_AT_SCREW, false)),
+    TUNER_OUT_OF_TRAVEL(Place.TAIL, new Suspicion(Cause.SCREW_AT_ITS_END, LOOK_AT_SCREW, false)),
     NEVER_HOLDS(
+            Place.FINGERBOARD,
             new Suspicion(Cause.STILL_SETTLING, COMPARE_WITH_FORECAST, false),
             new Suspicion(Cause.POLISHED_BANDS, LOOK_AT_BANDS, false),
             new Suspicion(Cause.TURNS_BEDDING_IN, LOOK_INTO_PEGBOX, false),
             new Suspicion(Cause.WORN_OUT, ASK_WHEN_IT_WENT_ON, false)),
     DULL(
+            Place.WHOLE,
             new Suspicion(Cause.ROSIN_ON_STRING, WIPE_AND_PLAY, false),
             new Suspicion(Cause.WORN_OUT, ASK_WHEN_IT_WENT_ON, false),
             new Suspicion(Cause.POST_MOVED, LOOK_INTO_SOUND_HOLE, true));
 
+    private final Place place;
     private final List<Suspicion> suspicions;
 
-    Symptom(Suspicion... suspicions) {
+    Symptom(Place place, Suspicion... suspicions) {
+        this.place = place;
         this.suspicions = List.of(suspicions);
+    }
+
+    /** {@return where on the instrument a player points to; the whole of it for its sound} */
+    public Place place() {
+        return place;
     }
 
     /** {@return what can be behind it, the likelier first} */

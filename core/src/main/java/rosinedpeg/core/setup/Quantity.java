@@ -9,12 +9,12 @@ import static rosinedpeg.core.setup.Area.BRIDGE;
 import static rosinedpeg.core.setup.Area.NUT;
 import static rosinedpeg.core.setup.Area.PEGBOX;
 import static rosinedpeg.core.setup.Area.TAILPIECE;
-import static rosinedpeg.core.setup.Having.ALL;
-import static rosinedpeg.core.setup.Having.EACH_STRING;
-import static rosinedpeg.core.setup.Having.EACH_TAPERED_PEG;
-import static rosinedpeg.core.setup.Having.EACH_TUNER;
-import static rosinedpeg.core.setup.Having.GEARS;
-import static rosinedpeg.core.setup.Having.INNER_STRINGS;
+import static rosinedpeg.core.setup.FoundOn.ALL;
+import static rosinedpeg.core.setup.FoundOn.EACH_STRING;
+import static rosinedpeg.core.setup.FoundOn.EACH_TAPERED_PEG;
+import static rosinedpeg.core.setup.FoundOn.EACH_TUNER;
+import static rosinedpeg.core.setup.FoundOn.GEARS;
+import static rosinedpeg.core.setup.FoundOn.INNER_STRINGS;
 import static rosinedpeg.core.setup.Spread.between;
 import static rosinedpeg.core.setup.Spread.eitherSide;
 import static rosinedpeg.core.setup.Spread.times;
@@ -133,14 +133,14 @@ public enum Quantity {
     public static final double GAP_TO_WALL = 0.13;
 
     private final Area area;
-    private final Having having;
+    private final FoundOn foundOn;
     private final Unit unit;
     private final Usual usual;
     private final Spread spread;
 
-    Quantity(Area area, Having having, Unit unit, Usual usual, Spread spread) {
+    Quantity(Area area, FoundOn foundOn, Unit unit, Usual usual, Spread spread) {
         this.area = area;
-        this.having = having;
+        this.foundOn = foundOn;
         this.unit = unit;
         this.usual = usual;
         this.spread = spread;
@@ -158,11 +158,11 @@ public enum Quantity {
 
     /** {@return whether each string has its own, rather than the instrument one} */
     public boolean ofEachString() {
-        return having.ofEachString();
+        return foundOn.ofEachString();
     }
 
     boolean isOn(Known known, Position position) {
-        return having.has(known, position);
+        return foundOn.has(known, position);
     }
 
     double usual(Known known, Position position) {

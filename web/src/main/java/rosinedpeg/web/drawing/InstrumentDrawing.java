@@ -5,6 +5,7 @@ import static rosinedpeg.web.drawing.Stroke.line;
 import static rosinedpeg.web.drawing.Stroke.move;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -48,10 +49,10 @@ public record InstrumentDrawing(
         List<Stroke> strings,
         Ring ring) {
 
-    /** Share of the vibrating length that lies over the neck. */
     /** Thickness of the pegbox's walls, in shaft diameters. */
     private static final double WALL_SHARE = 0.65;
 
+    /** Share of the vibrating length that lies over the neck. */
     private static final double NECK_SHARE = 130 / 328.0;
 
     private static final double BOARD_SHARE = 0.825;
@@ -251,6 +252,27 @@ public record InstrumentDrawing(
                 upper + line(atBridge, length) + line(atBridge * 0.62, tailY),
                 Math.max(diameterMm, length / 700),
                 drawn.name().toLowerCase().replace('_', '-'));
+    }
+
+    /**
+     * Rings round the places of an instrument that somebody may point at, large enough for a finger. The whole of it is
+     * pointed at on its lower bout.
+     *
+     * @param setUp its geometry
+     * @return a ring for every place, in the order from scroll to end pin
+     */
+    public static Map<Place, Ring> places(SetUp setUp) {
+        double length = setUp.value(Quantity.VIBRATING_LENGTH);
+        double body = setUp.bodyLengthMm();
+        double radius = length * 0.1;
+        Map<Place, Ring> places = new LinkedHashMap<>();
+        places.put(Place.PEG, new Ring(0, -setUp.value(Quantity.PEGBOX_LENGTH) * 0.62, radius, radius));
+        places.put(Place.NUT, new Ring(0, 0, radius * 0.62, radius));
+        places.put(Place.FINGERBOARD, new Ring(0, length * 0.42, radius, radius));
+        places.put(Place.BRIDGE, new Ring(0, length, radius, radius));
+        places.put(Place.TAIL, new Ring(0, length + setUp.value(Quantity.AFTERLENGTH) * 1.25, radius * 0.8, radius));
+        places.put(Place.WHOLE, new Ring(-body * 0.19, length + body * 0.2, radius * 0.8, radius));
+        return places;
     }
 
     private static Ring ring(SetUp setUp, double hand, Place place, Position position, double half) {

@@ -78,19 +78,19 @@ class InstrumentEntity {
     @AttributeOverride(name = "xx", column = @Column(name = "coupling_xx"))
     @AttributeOverride(name = "xy", column = @Column(name = "coupling_xy"))
     @AttributeOverride(name = "readings", column = @Column(name = "coupling_readings"))
-    private Seen coupling = Seen.NOTHING;
+    private KeptEvidence coupling = KeptEvidence.NOTHING;
 
     @Embedded
     @AttributeOverride(name = "xx", column = @Column(name = "stuck_dry_xx"))
     @AttributeOverride(name = "xy", column = @Column(name = "stuck_dry_xy"))
     @AttributeOverride(name = "readings", column = @Column(name = "stuck_dry_readings"))
-    private Seen stuckDry = Seen.NOTHING;
+    private KeptEvidence stuckDry = KeptEvidence.NOTHING;
 
     @Embedded
     @AttributeOverride(name = "xx", column = @Column(name = "stuck_graphited_xx"))
     @AttributeOverride(name = "xy", column = @Column(name = "stuck_graphited_xy"))
     @AttributeOverride(name = "readings", column = @Column(name = "stuck_graphited_readings"))
-    private Seen stuckGraphited = Seen.NOTHING;
+    private KeptEvidence stuckGraphited = KeptEvidence.NOTHING;
 
     private double heldFrom = LoadBands.USUAL.heldFrom();
     private double lightFrom = LoadBands.USUAL.lightFrom();
@@ -172,9 +172,9 @@ class InstrumentEntity {
     }
 
     void learn(Collection<Coupling.Observation> sinkings, Learned.Leans leans) {
-        coupling = Seen.of(Coupling.add(coupling.evidence(), sinkings));
-        stuckDry = Seen.of(StuckShare.add(stuckDry.evidence(), leans.dry()));
-        stuckGraphited = Seen.of(StuckShare.add(stuckGraphited.evidence(), leans.graphited()));
+        coupling = KeptEvidence.of(Coupling.add(coupling.evidence(), sinkings));
+        stuckDry = KeptEvidence.of(StuckShare.add(stuckDry.evidence(), leans.dry()));
+        stuckGraphited = KeptEvidence.of(StuckShare.add(stuckGraphited.evidence(), leans.graphited()));
     }
 
     void guard(boolean parchment, boolean tube) {

@@ -27,6 +27,7 @@ import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Passage;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
@@ -58,7 +59,7 @@ class PlanController {
     private final StringKinds kinds;
     private final Benches benches;
     private final Instruments instruments;
-    private final Start start;
+    private final RunStart start;
     private final Diary diary;
     private final Habits habits;
     private final PegLooks pegLooks;
@@ -70,7 +71,7 @@ class PlanController {
             StringKinds kinds,
             Benches benches,
             Instruments instruments,
-            Start start,
+            RunStart start,
             Diary diary,
             Habits habits,
             PegLooks pegLooks,
@@ -156,7 +157,7 @@ class PlanController {
                 || plan.isEmpty()
                 || plan.get().refused()
                 || !fits
-                || !Start.mayBegin(beforehand, form, result)) {
+                || !RunStart.mayBegin(beforehand, form, result)) {
             return "plan/plan";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
@@ -277,6 +278,7 @@ class PlanController {
         }
         model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
+        model.addAttribute("passages", Passage.of(plan));
         model.addAttribute("myKit", habits.kit());
         model.addAttribute(
                 "packets",

@@ -16,7 +16,7 @@ import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.Instrument;
 
 /** The choices of a plan. */
-class PlanForm extends StartForm {
+class PlanForm extends RunStartForm {
     private Set<Position> strings = EnumSet.noneOf(Position.class);
     private Map<Position, UUID> kinds = new EnumMap<>(Position.class);
     private Map<Position, Set<Position>> over = new EnumMap<>(Position.class);

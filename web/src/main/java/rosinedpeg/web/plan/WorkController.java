@@ -21,6 +21,7 @@ import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Passage;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.RepairPlanner;
@@ -46,12 +47,12 @@ class WorkController {
     private final StringKinds kinds;
     private final Benches benches;
     private final Instruments instruments;
-    private final Start start;
+    private final RunStart start;
     private final BenchCard card;
     private final Clock clock;
 
     WorkController(
-            StringKinds kinds, Benches benches, Instruments instruments, Start start, BenchCard card, Clock clock) {
+            StringKinds kinds, Benches benches, Instruments instruments, RunStart start, BenchCard card, Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
         this.instruments = instruments;
@@ -106,7 +107,10 @@ class WorkController {
         Instrument instrument = instruments.strung(id);
         Beforehand beforehand = start.tell(instrument, model);
         Optional<ChangePlan> plan = show(instrument, form, result, model);
-        if (result.hasErrors() || plan.isEmpty() || plan.get().refused() || !Start.mayBegin(beforehand, form, result)) {
+        if (result.hasErrors()
+                || plan.isEmpty()
+                || plan.get().refused()
+                || !RunStart.mayBegin(beforehand, form, result)) {
             return "plan/work";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
@@ -158,6 +162,7 @@ class WorkController {
         Optional<ChangePlan> plan = plan(instrument, form, offered, result, model);
         plan.ifPresent(there -> {
             model.addAttribute("plan", there);
+            model.addAttribute("passages", Passage.of(there));
             model.addAttribute("track", LoadTrack.of(there, -1, 680, 190));
             model.addAttribute("narrowTrack", LoadTrack.of(there, -1, 370, 170));
         });

@@ -9,7 +9,7 @@ import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 
 /** The choices of work that is not a plain change. */
-class WorkForm extends StartForm {
+class WorkForm extends RunStartForm {
     private PlanKind kind = PlanKind.GRAPHITE;
     private Position string = Position.I;
     private UUID newKind;

@@ -28,8 +28,8 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
-import rosinedpeg.web.platform.Part;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.rack.RackRow.Need;
 import rosinedpeg.web.settling.SettlingString;
@@ -84,7 +84,7 @@ class RackController {
                                 referred.contains(one.id()),
                                 settling.containsKey(one.id()))));
         String wanted = find.trim().toLowerCase(Locale.ROOT);
-        Part<UUID> part = Part.of(
+        ListPage<UUID> part = ListPage.of(
                 all.stream()
                         .filter(one -> one.name().toLowerCase(Locale.ROOT).contains(wanted))
                         .map(Standing::id)
@@ -106,7 +106,7 @@ class RackController {
                         .toList());
         model.addAttribute("all", all.size());
         model.addAttribute("part", part);
-        model.addAttribute("searchable", all.size() > Part.MOST);
+        model.addAttribute("searchable", all.size() > ListPage.MOST);
         model.addAttribute("find", find.trim());
         model.addAttribute(
                 "wantHands", needs.values().stream().filter(Need::wantsHands).count());

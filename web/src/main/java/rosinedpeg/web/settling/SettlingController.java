@@ -26,8 +26,8 @@ import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
-import rosinedpeg.web.platform.Part;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.working.WorkingView;
@@ -63,7 +63,7 @@ class SettlingController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/settling")
     String all(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
-        Part<SettlingString> part = Part.of(settlings.among(instruments.standings()), from);
+        ListPage<SettlingString> part = ListPage.of(settlings.among(instruments.standings()), from);
         model.addAttribute("part", part);
         model.addAttribute("steadinesses", Steadiness.values());
         model.addAttribute("now", clock.instant());

@@ -28,7 +28,7 @@ import rosinedpeg.web.platform.Constraint;
  * see to, or what stops the work, stands in front of it until somebody says that they have looked at it.
  */
 @Component
-class Start {
+class RunStart {
 
     private final Instruments instruments;
     private final Inspections inspections;
@@ -36,7 +36,7 @@ class Start {
     private final Benches benches;
     private final TransactionTemplate transaction;
 
-    Start(
+    RunStart(
             Instruments instruments,
             Inspections inspections,
             Notes notes,
@@ -57,7 +57,7 @@ class Start {
     }
 
     /** Whether the work may begin; if it has to be looked at first and was not, that is said. */
-    static boolean mayBegin(Beforehand beforehand, StartForm form, BindingResult result) {
+    static boolean mayBegin(Beforehand beforehand, RunStartForm form, BindingResult result) {
         boolean may = form.isLookedAt() || !beforehand.asks();
         if (!may) {
             result.rejectValue("lookedAt", "plan.lookedAt.missing");

@@ -3,7 +3,7 @@ package rosinedpeg.core.setup;
 import rosinedpeg.core.strings.Position;
 
 /** Which instruments, and which of their strings, have a quantity. */
-enum Having {
+enum FoundOn {
     /** Every instrument has one. */
     ALL,
     EACH_STRING,

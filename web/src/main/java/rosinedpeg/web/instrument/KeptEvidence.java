@@ -5,12 +5,12 @@ import rosinedpeg.core.figure.Evidence;
 
 /** {@link Evidence} as it is kept with an instrument. */
 @Embeddable
-record Seen(double xx, double xy, int readings) {
+record KeptEvidence(double xx, double xy, int readings) {
 
-    static final Seen NOTHING = of(Evidence.NONE);
+    static final KeptEvidence NOTHING = of(Evidence.NONE);
 
-    static Seen of(Evidence evidence) {
-        return new Seen(evidence.xx(), evidence.xy(), evidence.readings());
+    static KeptEvidence of(Evidence evidence) {
+        return new KeptEvidence(evidence.xx(), evidence.xy(), evidence.readings());
     }
 
     Evidence evidence() {

@@ -1,7 +1,7 @@
 package rosinedpeg.web.plan;
 
 /** What every form says that takes work to the bench. */
-abstract class StartForm {
+abstract class RunStartForm {
     private boolean lookedAt;
 
     /** {@return whether somebody says that what stands in front of the work has been looked at} */

@@ -9,15 +9,15 @@ import java.util.List;
  * @param from how many come before it
  * @param total how many there are
  */
-public record Part<T>(List<T> shown, int from, int total) {
+public record ListPage<T>(List<T> shown, int from, int total) {
 
     /** So many are shown at a time. */
     public static final int MOST = 20;
 
     /** {@return the part of a list that begins after so many, or nearest to that} */
-    public static <T> Part<T> of(List<T> all, int after) {
+    public static <T> ListPage<T> of(List<T> all, int after) {
         int from = Math.max(0, Math.min(after, all.size()));
-        return new Part<>(all.subList(from, Math.min(all.size(), from + MOST)), from, all.size());
+        return new ListPage<>(all.subList(from, Math.min(all.size(), from + MOST)), from, all.size());
     }
 
     /** {@return how many come before what is not shown yet} */
