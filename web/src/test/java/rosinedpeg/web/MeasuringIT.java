@@ -192,15 +192,36 @@ class MeasuringIT extends RunningApplication {
             {"50", "60", "15", "It has to be less than 50 %."},
             {"fifty", "30", "15", "That is not a number. It goes from 50 to 95 %."}
         }) {
-            assertThat(post("/post", Map.of("held", wrong[0], "light", wrong[1], "thin", wrong[2])))
+            assertThat(post("/post", Map.of("version", "0", "held", wrong[0], "light", wrong[1], "thin", wrong[2])))
                     .bodyText()
                     .contains(wrong[3], "value=\"" + wrong[0] + "\"", "value=\"" + wrong[1] + "\"");
         }
-        assertThat(post("/post", Map.of("held", "60", "light", "45", "thin", "30")))
+        assertThat(post("/post", Map.of("version", "0", "held", "60", "light", "45", "thin", "30")))
                 .hasStatus(302);
         assertThat(get("/post")).bodyText().contains("set for this instrument");
         assertThat(get(bothTreble)).bodyText().contains("refused");
-        post("/post", Map.of("held", "50", "light", "30", "thin", "15"));
+    }
+
+    /** A page that was made before somebody else changed the instrument overwrites nothing, and nothing typed on it is lost. */
+    @Test
+    void aChangeMadeMeanwhileIsShownAndNotOverwritten() {
+        assertThat(post("/guard", Map.of("version", "0", "tube", "true"))).hasStatus(302);
+        assertThat(post("/peg-wood", Map.of("version", "0", "wood", "EBONY")))
+                .hasStatus(302)
+                .flash()
+                .containsEntry("notice", "changed.meanwhile")
+                .containsEntry("noticeOf", "ebony");
+        assertThat(post("/tail-ends", Map.of("version", "0", "tailEnds", "SLOT,SLOT,SLOT,FORK_TUNER")))
+                .flash()
+                .extractingByKey("noticeOf")
+                .asString()
+                .contains("IV a fine tuner that takes a ball");
+        assertThat(get("/pegs")).bodyText().doesNotContain("polished ebony");
+        assertThat(post("/post", Map.of("version", "0", "held", "60", "light", "45", "thin", "30")))
+                .bodyText()
+                .contains("it now stands at 50, 30 and 15 %", "value=\"45\"", "name=\"version\" value=\"1\"");
+        assertThat(post("/post", Map.of("version", "1", "held", "60", "light", "45", "thin", "30")))
+                .hasStatus(302);
     }
 
     @Test
@@ -223,13 +244,13 @@ class MeasuringIT extends RunningApplication {
 
     @Test
     void thePegsWoodTellsBeforeItSlipsAndForeseesItsCollar() {
-        assertThat(post("/peg-wood", Map.of("wood", "PLASTIC"))).hasStatus(400);
-        assertThat(post("/peg-wood", Map.of("wood", "EBONY"))).hasStatus(302);
+        assertThat(post("/peg-wood", Map.of("version", "0", "wood", "PLASTIC"))).hasStatus(400);
+        assertThat(post("/peg-wood", Map.of("version", "0", "wood", "EBONY"))).hasStatus(302);
         assertThat(post("/pegs/II", Map.of("signs", "BOTH_BANDS_SHINY", "collar", "17", "on", "2026-01-05")))
                 .hasStatus(302);
         assertThat(get("/pegs")).bodyText().contains("polished ebony", "Usual for its wood: 0.2 mm a year");
         assertThat(get("")).bodyText().contains("Peg II: ebony bands polished");
-        assertThat(post("/peg-wood", Map.of("wood", ""))).hasStatus(302);
+        assertThat(post("/peg-wood", Map.of("version", "1", "wood", ""))).hasStatus(302);
         assertThat(get("/pegs")).bodyText().contains("fits").doesNotContain("polished ebony", "Usual for its wood");
     }
 
@@ -276,7 +297,8 @@ class MeasuringIT extends RunningApplication {
                 .uri("/instruments/" + bass + "/tail-ends")
                 .with(user(technician))
                 .with(csrf());
-        assertThat(hang.param("tailEnds", "FORK_TUNER", "HOOK_TUNER", "SLOT", "SLOT")
+        assertThat(hang.param("version", "0")
+                        .param("tailEnds", "FORK_TUNER", "HOOK_TUNER", "SLOT", "SLOT")
                         .param("tunersBuiltIn", "true"))
                 .hasStatus(302);
         assertThat(mvc.get().uri("/instruments/" + bass).with(user(technician)))
@@ -287,7 +309,9 @@ class MeasuringIT extends RunningApplication {
                 .uri("/instruments/" + bass + "/peg-sides")
                 .with(user(technician))
                 .with(csrf());
-        assertThat(peg.param("pegKind", "TAPERED_WOOD").param("knobs", "BASS", "TREBLE", "BASS", "TREBLE"))
+        assertThat(peg.param("version", "1")
+                        .param("pegKind", "TAPERED_WOOD")
+                        .param("knobs", "BASS", "TREBLE", "BASS", "TREBLE"))
                 .hasStatus(302);
         assertThat(mvc.get().uri("/instruments/" + bass + "/measure/PEGBOX").with(user(technician)))
                 .bodyText()

@@ -50,6 +50,7 @@ class RolesIT extends InRequests {
                     ? multipart(example()).file("picture", new byte[0])
                     : request(method, example())
                             .param("active", "true")
+                            .param("version", "0")
                             .param("tailEnds", "SLOT")
                             .param("pegKind", "TAPERED_WOOD")
                             .param("knobs", "TREBLE");

@@ -16,7 +16,7 @@ import static rosinedpeg.core.causes.Check.TURN_PEG_A_LITTLE;
 import static rosinedpeg.core.causes.Check.WIPE_AND_PLAY;
 
 import java.util.List;
-import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.setup.Place;
 
 /** What a player complains of, with what can be behind it, the likelier first. */
 public enum Symptom {

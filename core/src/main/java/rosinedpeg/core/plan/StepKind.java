@@ -1,13 +1,14 @@
 package rosinedpeg.core.plan;
 
-import static rosinedpeg.core.plan.Place.BRIDGE;
-import static rosinedpeg.core.plan.Place.FINGERBOARD;
-import static rosinedpeg.core.plan.Place.NUT;
-import static rosinedpeg.core.plan.Place.PEG;
-import static rosinedpeg.core.plan.Place.TAIL;
-import static rosinedpeg.core.plan.Place.WHOLE;
+import static rosinedpeg.core.setup.Place.BRIDGE;
+import static rosinedpeg.core.setup.Place.FINGERBOARD;
+import static rosinedpeg.core.setup.Place.NUT;
+import static rosinedpeg.core.setup.Place.PEG;
+import static rosinedpeg.core.setup.Place.TAIL;
+import static rosinedpeg.core.setup.Place.WHOLE;
 
 import java.util.Set;
+import rosinedpeg.core.setup.Place;
 
 /** A kind of step, in about the order of the work, with its place and the minutes it usually takes. */
 public enum StepKind {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -80,8 +81,20 @@ class PostController {
         if (result.hasErrors()) {
             return show(instrument, model);
         }
-        instruments.setBands(
-                id, new LoadBands(held.getAsDouble() / 100, light.getAsDouble() / 100, thin.getAsDouble() / 100));
+        try {
+            instruments.setBands(
+                    id,
+                    form.getVersion(),
+                    new LoadBands(held.getAsDouble() / 100, light.getAsDouble() / 100, thin.getAsDouble() / 100));
+        } catch (OptimisticLockingFailureException meanwhile) {
+            LoadBands now = instruments.get(id).bands();
+            result.reject(
+                    "post.meanwhile",
+                    new Object[] {Say.percent(now.heldFrom()), Say.percent(now.lightFrom()), Say.percent(now.thinFrom())
+                    },
+                    null);
+            return show(instruments.strung(id), model);
+        }
         redirect.addFlashAttribute("notice", "post.changed");
         return "redirect:/instruments/" + id + "/post";
     }
@@ -148,6 +161,7 @@ class PostController {
         private String held = "";
         private String light = "";
         private String thin = "";
+        private int version;
 
         static BandsForm of(LoadBands bands) {
             BandsForm form = new BandsForm();
@@ -155,6 +169,14 @@ class PostController {
             form.light = Say.percent(bands.lightFrom());
             form.thin = Say.percent(bands.thinFrom());
             return form;
+        }
+
+        public int getVersion() {
+            return version;
+        }
+
+        public void setVersion(int version) {
+            this.version = version;
         }
 
         public String getHeld() {

@@ -10,7 +10,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import rosinedpeg.core.pegbox.Pegbox;
-import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;

@@ -13,7 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.causes.Symptom;
 import rosinedpeg.core.causes.Symptom.Suspicion;
-import rosinedpeg.core.plan.Place;
+import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Instrument;

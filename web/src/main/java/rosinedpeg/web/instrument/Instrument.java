@@ -32,6 +32,7 @@ import rosinedpeg.core.wear.Demand;
  * @param coupling what its runs have shown of how much it gives
  * @param stuck how much of a string sticks in its bridge grooves
  * @param bands how much load its post wants
+ * @param version how often it has been changed, which a form that changes it sends along
  */
 public record Instrument(
         UUID id,
@@ -45,7 +46,8 @@ public record Instrument(
         LocalDate bridgeLookedAtOn,
         Evidence coupling,
         StuckShares stuck,
-        LoadBands bands) {
+        LoadBands bands,
+        int version) {
 
     /** {@return what a plan has to know of it beside its set-up} */
     public Particulars particulars() {

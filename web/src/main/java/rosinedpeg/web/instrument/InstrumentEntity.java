@@ -157,6 +157,10 @@ class InstrumentEntity {
         return coupling.evidence();
     }
 
+    int version() {
+        return version;
+    }
+
     LoadBands bands() {
         return new LoadBands(heldFrom, lightFrom, thinFrom);
     }

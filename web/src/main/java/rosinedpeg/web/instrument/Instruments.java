@@ -15,6 +15,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.Learned;
@@ -178,34 +179,86 @@ public class Instruments implements LogSource {
         return history;
     }
 
-    /** Changes what keeps I from cutting into the bridge. */
+    /** Records what keeps I from cutting into the bridge, as it was done at the bench. */
     @Transactional
     public void guard(UUID id, boolean parchment, boolean tube) {
         entity(id).guard(parchment, tube);
     }
 
-    /** Records what the pegs are made of; null when nobody knows. */
+    /**
+     * Changes what keeps I from cutting into the bridge.
+     *
+     * @param id the instrument
+     * @param seen the {@link Instrument#version()} that whoever changes it has seen
+     * @param parchment whether there is one
+     * @param tube whether there is one
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
     @Transactional
-    public void setPegWood(UUID id, PegWood wood) {
-        entity(id).carve(wood);
+    public void guard(UUID id, int seen, boolean parchment, boolean tube) {
+        asSeen(id, seen).guard(parchment, tube);
     }
 
-    /** Changes how much load the post wants. */
+    /**
+     * Records what the pegs are made of.
+     *
+     * @param id the instrument
+     * @param seen the {@link Instrument#version()} that whoever changes it has seen
+     * @param wood the wood, null when nobody knows
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
     @Transactional
-    public void setBands(UUID id, LoadBands bands) {
-        entity(id).setBands(bands);
+    public void setPegWood(UUID id, int seen, PegWood wood) {
+        asSeen(id, seen).carve(wood);
     }
 
-    /** Changes what the strings are hung on, I first. */
+    /**
+     * Changes how much load the post wants.
+     *
+     * @param id the instrument
+     * @param seen the {@link Instrument#version()} that whoever changes it has seen
+     * @param bands the bands
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
     @Transactional
-    public void hang(UUID id, List<TailEnd> tailEnds, boolean tunersBuiltIn) {
-        entity(id).hang(tailEnds, tunersBuiltIn);
+    public void setBands(UUID id, int seen, LoadBands bands) {
+        asSeen(id, seen).setBands(bands);
     }
 
-    /** Changes what the strings are wound on and on which side each knob is, I first. */
+    /**
+     * Changes what the strings are hung on.
+     *
+     * @param id the instrument
+     * @param seen the {@link Instrument#version()} that whoever changes it has seen
+     * @param tailEnds what each hangs on, I first
+     * @param tunersBuiltIn whether the tuners are part of the tailpiece
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
     @Transactional
-    public void peg(UUID id, PegKind kind, List<Side> knobs) {
-        entity(id).peg(kind, knobs);
+    public void hang(UUID id, int seen, List<TailEnd> tailEnds, boolean tunersBuiltIn) {
+        asSeen(id, seen).hang(tailEnds, tunersBuiltIn);
+    }
+
+    /**
+     * Changes what the strings are wound on.
+     *
+     * @param id the instrument
+     * @param seen the {@link Instrument#version()} that whoever changes it has seen
+     * @param kind the kind of peg
+     * @param knobs on which side each knob is, I first
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
+    @Transactional
+    public void peg(UUID id, int seen, PegKind kind, List<Side> knobs) {
+        asSeen(id, seen).peg(kind, knobs);
+    }
+
+    private InstrumentEntity asSeen(UUID id, int seen) {
+        InstrumentEntity entity = entity(id);
+        if (entity.version() != seen) {
+            throw new ChangedMeanwhileException(id);
+        }
+        return entity;
     }
 
     /**
@@ -348,6 +401,7 @@ public class Instruments implements LogSource {
                         .orElse(null),
                 entity.coupling(),
                 entity.stuck(),
-                entity.bands());
+                entity.bands(),
+                entity.version());
     }
 }

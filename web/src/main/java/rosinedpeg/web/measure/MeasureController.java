@@ -12,6 +12,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -28,6 +32,7 @@ import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawing.MeasureDrawing;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
@@ -156,41 +161,76 @@ class MeasureController {
     @PostMapping("/instruments/{id}/guard")
     String guard(
             @PathVariable UUID id,
+            @RequestParam int version,
             @RequestParam(defaultValue = "false") boolean parchment,
             @RequestParam(defaultValue = "false") boolean tube,
             RedirectAttributes redirect) {
-        instruments.guard(id, parchment, tube);
-        return changed(id, Area.BRIDGE, redirect);
+        String chosen = words.list(
+                Stream.of(parchment ? words.say("measure.parchment") : "", tube ? words.say("measure.tube") : "")
+                        .filter(guard -> !guard.isEmpty())
+                        .toList());
+        return change(
+                id,
+                Area.BRIDGE,
+                () -> instruments.guard(id, version, parchment, tube),
+                chosen.isEmpty() ? words.say("measure.guard.none") : chosen,
+                redirect);
     }
 
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/tail-ends")
     String hang(
             @PathVariable UUID id,
+            @RequestParam int version,
             @RequestParam List<TailEnd> tailEnds,
             @RequestParam(defaultValue = "false") boolean tunersBuiltIn,
             RedirectAttributes redirect) {
-        if (tailEnds.size() == instruments.get(id).setUp().positions().size()) {
-            instruments.hang(id, tailEnds, tunersBuiltIn);
+        if (tailEnds.size() != instruments.get(id).setUp().positions().size()) {
+            return "redirect:/instruments/" + id + "/measure/" + Area.TAILPIECE;
         }
-        return changed(id, Area.TAILPIECE, redirect);
+        return change(
+                id,
+                Area.TAILPIECE,
+                () -> instruments.hang(id, version, tailEnds, tunersBuiltIn),
+                each(tailEnds, "tailEnd.") + (tunersBuiltIn ? ", " + words.say("measure.builtIn") : ""),
+                redirect);
     }
 
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/peg-sides")
     String peg(
             @PathVariable UUID id,
+            @RequestParam int version,
             @RequestParam PegKind pegKind,
             @RequestParam List<Side> knobs,
             RedirectAttributes redirect) {
-        if (knobs.size() == instruments.get(id).setUp().positions().size()) {
-            instruments.peg(id, pegKind, knobs);
+        if (knobs.size() != instruments.get(id).setUp().positions().size()) {
+            return "redirect:/instruments/" + id + "/measure/" + Area.PEGBOX;
         }
-        return changed(id, Area.PEGBOX, redirect);
+        return change(
+                id,
+                Area.PEGBOX,
+                () -> instruments.peg(id, version, pegKind, knobs),
+                words.say("pegKind." + pegKind) + ", " + each(knobs, "measure.side."),
+                redirect);
     }
 
-    private static String changed(UUID id, Area area, RedirectAttributes redirect) {
-        redirect.addFlashAttribute("notice", "measure.changed");
+    /** What was chosen for each string, in words, I first. */
+    private String each(List<? extends Enum<?>> chosen, String key) {
+        return IntStream.range(0, chosen.size())
+                .mapToObj(i -> Position.ofNumber(i + 1) + " " + words.say(key + chosen.get(i)))
+                .collect(Collectors.joining(", "));
+    }
+
+    /** Changes something, unless somebody else has changed the instrument since the page was made. */
+    private static String change(UUID id, Area area, Runnable change, String chosen, RedirectAttributes redirect) {
+        try {
+            change.run();
+            redirect.addFlashAttribute("notice", "measure.changed");
+        } catch (OptimisticLockingFailureException meanwhile) {
+            redirect.addFlashAttribute("notice", "changed.meanwhile");
+            redirect.addFlashAttribute("noticeOf", chosen);
+        }
         return "redirect:/instruments/" + id + "/measure/" + area;
     }
 

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -40,6 +41,7 @@ import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
 
 /** A card for each peg: what is seen of it, what that means, what was done, and how far it has worn its way in. */
 @Controller
@@ -50,11 +52,13 @@ class PegController {
 
     private final Instruments instruments;
     private final PegLooks pegLooks;
+    private final Words words;
     private final Clock clock;
 
-    PegController(Instruments instruments, PegLooks pegLooks, Clock clock) {
+    PegController(Instruments instruments, PegLooks pegLooks, Words words, Clock clock) {
         this.instruments = instruments;
         this.pegLooks = pegLooks;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -107,9 +111,18 @@ class PegController {
 
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/peg-wood")
-    String wood(@PathVariable UUID id, @RequestParam(required = false) PegWood wood, RedirectAttributes redirect) {
-        instruments.setPegWood(id, wood);
-        redirect.addFlashAttribute("notice", "pegs.wood.recorded");
+    String wood(
+            @PathVariable UUID id,
+            @RequestParam int version,
+            @RequestParam(required = false) PegWood wood,
+            RedirectAttributes redirect) {
+        try {
+            instruments.setPegWood(id, version, wood);
+            redirect.addFlashAttribute("notice", "pegs.wood.recorded");
+        } catch (OptimisticLockingFailureException meanwhile) {
+            redirect.addFlashAttribute("notice", "changed.meanwhile");
+            redirect.addFlashAttribute("noticeOf", words.say("pegs.wood." + (wood == null ? "unknown" : wood)));
+        }
         return "redirect:/instruments/" + id + "/pegs";
     }
 
