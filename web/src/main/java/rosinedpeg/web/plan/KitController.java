@@ -1,7 +1,9 @@
 package rosinedpeg.web.plan;
 
-import java.util.Arrays;
+import java.util.Collection;
 import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,6 +12,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.plan.Material;
+import rosinedpeg.web.drawing.Tool;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Role;
 
@@ -31,11 +34,7 @@ class KitController {
     @GetMapping("/kit")
     String kit(Model model) {
         model.addAttribute("kit", habits.kit());
-        model.addAttribute(
-                "materials",
-                Arrays.stream(Material.values())
-                        .filter(material -> !OF_THE_CHANGE.contains(material))
-                        .toList());
+        model.addAttribute("laidOut", laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE))));
         return "plan/kit";
     }
 
@@ -45,5 +44,12 @@ class KitController {
         habits.setKit(materials == null ? Set.of() : materials);
         redirect.addFlashAttribute("notice", "kit.recorded");
         return "redirect:/kit";
+    }
+
+    /** {@return how each thing lies on the cloth, in the order given} */
+    static Map<Material, Tool> laidOut(Collection<Material> materials) {
+        Map<Material, Tool> laidOut = new LinkedHashMap<>();
+        materials.forEach(material -> laidOut.put(material, Tool.of(material)));
+        return laidOut;
     }
 }

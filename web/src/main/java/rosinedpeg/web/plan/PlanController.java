@@ -279,6 +279,7 @@ class PlanController {
         model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
         model.addAttribute("plan", plan);
         model.addAttribute("passages", Passage.of(plan));
+        model.addAttribute("laidOut", KitController.laidOut(plan.kit()));
         model.addAttribute("myKit", habits.kit());
         model.addAttribute(
                 "packets",

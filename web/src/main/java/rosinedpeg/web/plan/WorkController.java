@@ -163,6 +163,7 @@ class WorkController {
         plan.ifPresent(there -> {
             model.addAttribute("plan", there);
             model.addAttribute("passages", Passage.of(there));
+            model.addAttribute("laidOut", KitController.laidOut(there.kit()));
             model.addAttribute("track", LoadTrack.of(there, -1, 680, 190));
             model.addAttribute("narrowTrack", LoadTrack.of(there, -1, 370, 170));
         });
