@@ -30,6 +30,8 @@ class ScreenshotsIT extends RunningApplication {
             UUID run = openRun("Pit 5 viola");
             visit(page, "/instruments/" + violin + "/post", "post");
             visit(page, "/instruments/" + violin + "/plan/card?strings=I&strings=II", "card");
+            visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
+            visit(page, "/kit", "kit");
             visit(page, "/bench/" + run, "bench");
             UUID settling = database.sql(
                             "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
