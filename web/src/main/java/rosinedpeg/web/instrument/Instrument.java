@@ -71,11 +71,6 @@ public record Instrument(
         return specs;
     }
 
-    /** {@return whether this application can lead a change on it} */
-    public boolean canBePlanned() {
-        return fullyStrung();
-    }
-
     /** {@return the string that most wants changing} */
     public Optional<StringOn> mostWorn() {
         return StringOn.mostWorn(strings);

@@ -15,7 +15,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -38,6 +37,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Measured;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -224,13 +224,7 @@ class MeasureController {
 
     /** Changes something, unless somebody else has changed the instrument since the page was made. */
     private static String change(UUID id, Area area, Runnable change, String chosen, RedirectAttributes redirect) {
-        try {
-            change.run();
-            redirect.addFlashAttribute("notice", "measure.changed");
-        } catch (OptimisticLockingFailureException meanwhile) {
-            redirect.addFlashAttribute("notice", "changed.meanwhile");
-            redirect.addFlashAttribute("noticeOf", chosen);
-        }
+        Change.make(change, "measure.changed", chosen, redirect);
         return "redirect:/instruments/" + id + "/measure/" + area;
     }
 

@@ -11,7 +11,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -35,6 +34,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawing.CollarChart;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -116,13 +116,11 @@ class PegController {
             @RequestParam int version,
             @RequestParam(required = false) PegWood wood,
             RedirectAttributes redirect) {
-        try {
-            instruments.setPegWood(id, version, wood);
-            redirect.addFlashAttribute("notice", "pegs.wood.recorded");
-        } catch (OptimisticLockingFailureException meanwhile) {
-            redirect.addFlashAttribute("notice", "changed.meanwhile");
-            redirect.addFlashAttribute("noticeOf", words.say("pegs.wood." + (wood == null ? "unknown" : wood)));
-        }
+        Change.make(
+                () -> instruments.setPegWood(id, version, wood),
+                "pegs.wood.recorded",
+                words.say("pegs.wood." + (wood == null ? "unknown" : wood)),
+                redirect);
         return "redirect:/instruments/" + id + "/pegs";
     }
 

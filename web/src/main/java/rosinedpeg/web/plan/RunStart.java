@@ -20,7 +20,6 @@ import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 
 /**
@@ -30,19 +29,12 @@ import rosinedpeg.web.platform.Constraint;
 @Component
 class RunStart {
 
-    private final Instruments instruments;
     private final Inspections inspections;
     private final Notes notes;
     private final Benches benches;
     private final TransactionTemplate transaction;
 
-    RunStart(
-            Instruments instruments,
-            Inspections inspections,
-            Notes notes,
-            Benches benches,
-            PlatformTransactionManager transactions) {
-        this.instruments = instruments;
+    RunStart(Inspections inspections, Notes notes, Benches benches, PlatformTransactionManager transactions) {
         this.inspections = inspections;
         this.notes = notes;
         this.benches = benches;

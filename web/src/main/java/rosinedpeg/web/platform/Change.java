@@ -1,0 +1,28 @@
+package rosinedpeg.web.platform;
+
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+
+/** A change of something that somebody else may have changed since its page was made. */
+public final class Change {
+
+    private Change() {}
+
+    /**
+     * Makes a change, and has the page that is shown next say what became of it.
+     *
+     * @param change what to do
+     * @param done the key of what is said then
+     * @param chosen what was chosen, in words: told when somebody else was there first, because then it is not recorded
+     * @param redirect to the page that shows how it stands
+     */
+    public static void make(Runnable change, String done, String chosen, RedirectAttributes redirect) {
+        try {
+            change.run();
+            redirect.addFlashAttribute("notice", done);
+        } catch (OptimisticLockingFailureException meanwhile) {
+            redirect.addFlashAttribute("notice", "changed.meanwhile");
+            redirect.addFlashAttribute("noticeOf", chosen);
+        }
+    }
+}
