@@ -1,9 +1,9 @@
--- What a large workshop has after many seasons: 500 instruments, copies of those of the demonstration, and on each of them
--- forty runs that are over, with their steps, the strings that came off, how they settled, and what was noticed.
+-- What a large workshop has after many seasons: :instruments instruments, copies of those that are there, and on each of them
+-- :seasons runs that are over, with their steps, the strings that came off, how they settled, and what was noticed.
 create temp table copy on commit drop as
-select gen_random_uuid() as id, i.id as of, i.workshop_id, 'Shelf ' || lpad(n::text, 3, '0') as name
-from generate_series(1, 500 - (select count(*)::int from instrument)) n
-join (select *, row_number() over (order by name) - 1 as at, count(*) over () as kinds from instrument) i on i.at = n % i.kinds;
+select gen_random_uuid() as id, i.id as of, i.workshop_id, 'Shelf ' || lpad((i.all + n)::text, 3, '0') as name
+from generate_series(1, :instruments - (select count(*)::int from instrument)) n
+join (select *, row_number() over (order by name) - 1 as at, count(*) over () as all from instrument) i on i.at = n % i.all;
 
 insert into instrument
 select (jsonb_populate_record(i, jsonb_build_object('id', c.id, 'name', c.name))).*
@@ -18,10 +18,16 @@ insert into fitted_string
 select (jsonb_populate_record(f, jsonb_build_object('id', gen_random_uuid(), 'instrument_id', c.id))).*
 from copy c join fitted_string f on f.instrument_id = c.of;
 
+insert into rack_place (instrument_id, workshop_id, name, arrived_at, urgency, holds_until)
+select c.id, c.workshop_id, lower(c.name), now(), 0, 'epoch' from copy c;
+insert into settling_string (fitted_string_id, workshop_id, fitted_at)
+select f.id, f.workshop_id, f.fitted_at from copy c join fitted_string f on f.instrument_id = c.id
+where f.removed_at is null and f.fitted_at is not null;
+
 create temp table past on commit drop as
 select gen_random_uuid() as id, gen_random_uuid() as string, i.id as instrument_id, i.workshop_id,
        now() - (n * 45 || ' days')::interval as at, (array['I', 'II', 'III', 'IV'])[1 + n % 4] as position
-from instrument i cross join generate_series(1, 40) n;
+from instrument i cross join generate_series(1, :seasons) n;
 
 insert into run
 select p.id, p.workshop_id, p.instrument_id, 'WORN', r.replacements, false, p.at, 'Bench under the stage',
@@ -40,7 +46,7 @@ insert into settling_reading (id, workshop_id, fitted_string_id, press, read_at,
 select gen_random_uuid(), p.workshop_id, p.string, gen_random_uuid(), p.at + (n || ' hours')::interval, -12, true,
        p.at + (n || ' hours')::interval, 'Bench under the stage'
 from past p cross join generate_series(1, 3) n;
-insert into instrument_note (id, workshop_id, instrument_id, text, refer, settled_at, recorded_at, recorded_by, version)
-select gen_random_uuid(), p.workshop_id, p.instrument_id, 'Buzzes a little on the open string', false, null, p.at,
+insert into instrument_note (id, workshop_id, instrument_id, kind, text, refer, settled_at, recorded_at, recorded_by, version)
+select gen_random_uuid(), p.workshop_id, p.instrument_id, 'WRITTEN', 'Buzzes a little on the open string', false, null, p.at,
        'Bench under the stage', 0
 from past p;

@@ -11,6 +11,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -302,6 +303,27 @@ class InstrumentPartsTest {
         assertThat(state.isDue()).isEqualTo(hours < 0 || hours >= 240);
         assertThat(WearState.of(wear, Set.of(WearSign.WINDING_OPEN), Demand.CONCERT, 10))
                 .isEqualTo(WearState.CHANGE_NOW);
+    }
+
+    /** A state that is kept until then is neither kept too long nor looked at again too early. */
+    @Property
+    void aStateLastsUntilAgeMakesItAnother(
+            @ForAll @DoubleRange(max = 60) double hoursPerWeek,
+            @ForAll @DoubleRange(max = 40_000) double ageHours,
+            @ForAll @DoubleRange(max = 300) double before,
+            @ForAll Demand demand) {
+        Life life = new Life(300, 30);
+        Wear now = Wear.after(before, ageHours, hoursPerWeek, Set.of(), life);
+        WearState state = WearState.of(Optional.of(now), Set.of(), demand, hoursPerWeek);
+        OptionalDouble hours = WearState.hoursUntilNext(now, demand.threshold(), hoursPerWeek);
+        assertThat(hours.isPresent()).isEqualTo(!state.isDue());
+        hours.ifPresent(left -> {
+            for (double share : new double[] {0.999, 1.001}) {
+                Wear then = Wear.after(before, ageHours + left * share, hoursPerWeek, Set.of(), life);
+                assertThat(WearState.of(Optional.of(then), Set.of(), demand, hoursPerWeek) == state)
+                        .isEqualTo(share < 1);
+            }
+        });
     }
 
     /** The sample set's I comes nearest to breaking, as players know. */

@@ -14,11 +14,9 @@ import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.core.io.ClassPathResource;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /**
@@ -90,16 +88,7 @@ class PagesIT extends RunningApplication {
     }
 
     private void fill() throws IOException {
-        String sql = new ClassPathResource("many-seasons.sql").getContentAsString(StandardCharsets.UTF_8);
-        transaction.executeWithoutResult(open -> {
-            for (String statement : sql.lines()
-                    .filter(line -> !line.startsWith("--"))
-                    .collect(Collectors.joining("\n"))
-                    .split(";\\s*(\n|$)")) {
-                database.sql(statement).update();
-            }
-        });
-        database.sql("analyze").update();
+        ManySeasons.pass(database, transaction, 500, 40);
         assertThat(database.sql("select count(*) from instrument")
                         .query(Long.class)
                         .single())

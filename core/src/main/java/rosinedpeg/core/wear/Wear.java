@@ -92,6 +92,16 @@ public record Wear(double hours, double months, double signs, Life life) {
     public double monthsLeft(double threshold, double hoursPerWeek) {
         requireFinite("threshold", threshold);
         HOURS_PER_WEEK.require("hoursPerWeek", hoursPerWeek);
-        return (threshold - worn()) / (hoursPerWeek * WEEKS_PER_MONTH / life.hours() + 1 / life.months());
+        return (threshold - worn()) / sharePerMonth(hoursPerWeek);
+    }
+
+    /** {@return the share of its life that a month uses up, as months are counted ahead} */
+    double sharePerMonth(double hoursPerWeek) {
+        return hoursPerWeek * WEEKS_PER_MONTH / life.hours() + 1 / life.months();
+    }
+
+    /** {@return the share of its life that an hour on the instrument uses up} */
+    double sharePerHourOfAge(double hoursPerWeek) {
+        return hoursPerWeek / HOURS_IN_A_WEEK / life.hours() + 1 / (HOURS_PER_MONTH * life.months());
     }
 }

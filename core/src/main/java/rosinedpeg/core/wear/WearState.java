@@ -1,6 +1,7 @@
 package rosinedpeg.core.wear;
 
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /** What the wear of a string asks for, worst last. */
@@ -37,6 +38,26 @@ public enum WearState {
             return DUE;
         }
         return monthsLeft <= SOON_MONTHS ? SOON : GOOD;
+    }
+
+    /**
+     * How long a state lasts while the string only grows older, at a rate of playing.
+     *
+     * @param wear how far it is used up
+     * @param threshold the worn share from which it is due
+     * @param hoursPerWeek how much it is played, 0 to 168 h a week
+     * @return hours until {@link #of} says something else of it, more than 0; empty when it is due and age makes it no more so
+     */
+    public static OptionalDouble hoursUntilNext(Wear wear, double threshold, double hoursPerWeek) {
+        double monthsLeft = wear.monthsLeft(threshold, hoursPerWeek);
+        if (monthsLeft <= 0) {
+            return OptionalDouble.empty();
+        }
+        double months = monthsLeft <= SOON_MONTHS ? monthsLeft : monthsLeft - SOON_MONTHS;
+        // A month is reckoned in weeks where playing is concerned and as a twelfth of a year where age is; worn out is
+        // worn out.
+        double share = months * wear.sharePerMonth(hoursPerWeek);
+        return OptionalDouble.of(share / wear.sharePerHourOfAge(hoursPerWeek));
     }
 
     /** {@return whether it should be changed at the next opportunity} */

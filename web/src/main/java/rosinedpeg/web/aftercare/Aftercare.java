@@ -1,6 +1,7 @@
 package rosinedpeg.web.aftercare;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.ArrayList;
@@ -9,6 +10,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.care.Rosining;
@@ -43,8 +45,7 @@ public class Aftercare implements LogSource {
 
     /** {@return what is left to do on an instrument, the longest owed first} */
     public List<OwedWork> owed(UUID instrumentId) {
-        return owed.findByInstrumentIdOrderByOwedSince(instrumentId).stream()
-                .filter(work -> work.doneAt() == null)
+        return owed.findByInstrumentIdAndDoneAtIsNullOrderByOwedSince(instrumentId).stream()
                 .map(OwedWorkEntity::view)
                 .toList();
     }
@@ -102,25 +103,31 @@ public class Aftercare implements LogSource {
     /** {@return when each kind of care was taken last; what never was is missing} */
     public Map<CareKind, Instant> lastCare(UUID instrumentId) {
         Map<CareKind, Instant> last = new EnumMap<>(CareKind.class);
-        cares.findByInstrumentIdOrderByAt(instrumentId).forEach(care -> last.put(care.kind(), care.at()));
+        for (CareKind kind : CareKind.values()) {
+            cares.findFirstByInstrumentIdAndKindOrderByAtDesc(instrumentId, kind)
+                    .ifPresent(care -> last.put(kind, care.at()));
+        }
         return last;
     }
 
     /** {@return how often rosin went on lately, against how much the instrument is played} */
     public Rosining rosining(Instrument instrument, ZoneId zone) {
+        Instant now = clock.instant();
         return Rosining.of(
-                cares.findByInstrumentIdOrderByAt(instrument.id()).stream()
-                        .filter(care -> care.kind() == CareKind.ROSINED)
+                cares
+                        .findByInstrumentIdAndKindAndAtAfter(
+                                instrument.id(), CareKind.ROSINED, now.minus(Duration.ofDays(Rosining.DAYS + 1)))
+                        .stream()
                         .map(care -> care.at().atZone(zone).toLocalDate())
                         .toList(),
                 instrument.hoursPerWeek(),
-                clock.instant().atZone(zone).toLocalDate());
+                now.atZone(zone).toLocalDate());
     }
 
     @Override
-    public List<LogEntry> log(UUID instrumentId) {
+    public List<LogEntry> log(UUID instrumentId, int newest) {
         List<LogEntry> log = new ArrayList<>();
-        for (OwedWorkEntity work : owed.findByInstrumentIdOrderByOwedSince(instrumentId)) {
+        for (OwedWorkEntity work : owed.latest(instrumentId, Limit.of(newest))) {
             OwedWork view = work.view();
             if (!view.restocks()) {
                 log.add(LogEntry.of(view.since(), "OWED", null, words.says(view), null));
@@ -129,7 +136,7 @@ public class Aftercare implements LogSource {
                 log.add(LogEntry.of(work.doneAt(), "OWED_DONE", null, words.says(view), work.doneBy()));
             }
         }
-        for (CareEntity care : cares.findByInstrumentIdOrderByAt(instrumentId)) {
+        for (CareEntity care : cares.findByInstrumentIdOrderByAtDesc(instrumentId, Limit.of(newest))) {
             log.add(LogEntry.of(care.at(), "CARE_" + care.kind(), null, null, care.recordedBy()));
         }
         return log;

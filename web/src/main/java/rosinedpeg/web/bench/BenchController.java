@@ -15,7 +15,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
-import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -75,11 +74,13 @@ import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.listen.Tuner;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Wording;
 import rosinedpeg.web.platform.Words;
@@ -128,20 +129,18 @@ class BenchController {
         this.clock = clock;
     }
 
+    /**
+     * What is on the bench, or the part of it that fits on a page, oldest first.
+     *
+     * @param from how many have been shown already
+     */
     @OpenTo(Role.PLAYER)
     @GetMapping("/bench")
-    String open(Model model) {
-        OpenRuns open = benches.open();
-        model.addAttribute("runs", open.runs());
-        model.addAttribute("unreadable", open.unreadable());
-        model.addAttribute(
-                "instruments",
-                instruments.of(Stream.concat(
-                                open.runs().stream().map(Run::instrumentId),
-                                open.unreadable().stream().map(UnreadableRun::instrumentId))
-                        .toList()));
-        model.addAttribute("now", clock.instant());
-        return "bench/open";
+    String open(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
+        OpenRuns open = benches.open(from);
+        Map<UUID, Standing> standings = instruments.standings(open.instrumentIds());
+        Page.lay(OpenPage.of(open, id -> standings.get(id).name()), model);
+        return Htmx.asks(request) ? "bench/open :: rows" : "bench/open";
     }
 
     @OpenTo(Role.PLAYER)

@@ -5,11 +5,14 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.BenchEvent;
@@ -20,6 +23,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -38,6 +42,7 @@ public class Benches {
     private final RunPlanRepository runPlans;
     private final KeptForms forms;
     private final JsonMapper json;
+    private final ApplicationEventPublisher told;
     /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
     private final Cache<UUID, ChangePlan> plans =
             Caffeine.newBuilder().maximumSize(200).build();
@@ -52,6 +57,7 @@ public class Benches {
             RunPlanRepository runPlans,
             KeptForms forms,
             JsonMapper json,
+            ApplicationEventPublisher told,
             Clock clock) {
         this.runs = runs;
         this.events = events;
@@ -60,12 +66,33 @@ public class Benches {
         this.runPlans = runPlans;
         this.forms = forms;
         this.json = json;
+        this.told = told;
         this.clock = clock;
     }
 
-    /** {@return the runs that are not over, oldest first; a few queries however many there are} */
-    public OpenRuns open() {
-        List<RunEntity> open = runs.findByOutcomeOrderByStartedAt(Outcome.OPEN);
+    /**
+     * The runs that are not over, or the part of them that fits on a page, oldest first; a few queries however many there are.
+     *
+     * @param from how many come before
+     * @return those
+     */
+    OpenRuns open(int from) {
+        return read(ListPage.of(runs.open(ListPage.after(from))));
+    }
+
+    /** {@return the runs of some instruments that are not over; a few queries however many there are} */
+    public OpenRuns open(Collection<UUID> instrumentIds) {
+        List<RunEntity> open = runs.findByInstrumentIdInAndOutcome(instrumentIds, Outcome.OPEN);
+        return read(new ListPage<>(open, 0, open.size()));
+    }
+
+    /** {@return those of some instruments that are on the bench} */
+    public Set<UUID> onBench(Collection<UUID> instrumentIds) {
+        return runs.onBench(instrumentIds);
+    }
+
+    private OpenRuns read(ListPage<RunEntity> page) {
+        List<RunEntity> open = page.shown();
         Map<UUID, List<RunEventEntity>> ledgers =
                 events
                         .findByRunIdInOrderBySequence(
@@ -87,7 +114,7 @@ public class Benches {
                 unreadable.add(cannotBeRead.run());
             }
         }
-        return new OpenRuns(runs, unreadable);
+        return new OpenRuns(runs, unreadable, page.from(), page.total());
     }
 
     /** {@return the run that is open for an instrument} */
@@ -148,6 +175,7 @@ public class Benches {
                 CurrentWorkshop.recordedBy());
         runs.saveAndFlush(run);
         runPlans.saveAndFlush(new RunPlanEntity(run.id(), forms.write(plan)));
+        told.publishEvent(new RunBegun(instrumentId, run.id()));
         return run.id();
     }
 
@@ -180,6 +208,7 @@ public class Benches {
         BenchState after = view(run, ledger).state();
         if (after.over()) {
             closing.close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
+            told.publishEvent(new RunFinished(run.instrumentId(), id));
         }
         return Taken.RECORDED;
     }
@@ -200,6 +229,7 @@ public class Benches {
                 throw new IllegalArgumentException("run " + id + " can be read; it is ended at the bench");
             } catch (UnreadableRunException cannotBeRead) {
                 run.close(Outcome.ENDED, clock.instant());
+                told.publishEvent(new RunFinished(run.instrumentId(), id));
             }
         }
         return run.instrumentId();

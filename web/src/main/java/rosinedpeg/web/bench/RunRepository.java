@@ -1,16 +1,27 @@
 package rosinedpeg.web.bench;
 
 import jakarta.persistence.LockModeType;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
 interface RunRepository extends JpaRepository<RunEntity, UUID> {
 
-    List<RunEntity> findByOutcomeOrderByStartedAt(RunEntity.Outcome outcome);
+    @Query("select run from RunEntity run where run.outcome = OPEN order by run.startedAt, run.id")
+    Page<RunEntity> open(Pageable window);
+
+    List<RunEntity> findByInstrumentIdInAndOutcome(Collection<UUID> instrumentIds, RunEntity.Outcome outcome);
+
+    /** Those of some instruments that are on the bench. */
+    @Query("select run.instrumentId from RunEntity run where run.outcome = OPEN and run.instrumentId in :instrumentIds")
+    Set<UUID> onBench(Collection<UUID> instrumentIds);
 
     Optional<RunEntity> findByInstrumentIdAndOutcome(UUID instrumentId, RunEntity.Outcome outcome);
 

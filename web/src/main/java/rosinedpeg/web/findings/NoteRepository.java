@@ -4,17 +4,22 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 interface NoteRepository extends JpaRepository<NoteEntity, UUID> {
 
-    /** The instruments that a repairer has to see. */
-    @Query("select distinct note.instrumentId from NoteEntity note where note.refer and note.settledAt is null")
-    Set<UUID> referred();
+    /** Those of some instruments that a repairer has to see. */
+    @Query("select distinct note.instrumentId from NoteEntity note"
+            + " where note.refer and note.settledAt is null and note.instrumentId in :instrumentIds")
+    Set<UUID> referred(Collection<UUID> instrumentIds);
 
     List<NoteEntity> findByInstrumentIdInAndReferTrueAndSettledAtIsNullOrderByRecordedAt(
             Collection<UUID> instrumentIds);
 
-    List<NoteEntity> findByInstrumentIdOrderByRecordedAt(UUID instrumentId);
+    /** Those that were written or settled last, the latest first. */
+    @Query("select note from NoteEntity note where note.instrumentId = :instrumentId"
+            + " order by coalesce(note.settledAt, note.recordedAt) desc, note.id")
+    List<NoteEntity> latest(UUID instrumentId, Limit most);
 }

@@ -8,6 +8,8 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.instrument.Instruments;
@@ -28,13 +30,21 @@ public class Notes implements LogSource {
     private final NoteRepository notes;
     private final NoteForms forms;
     private final NoteWords words;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Notes(Instruments instruments, NoteRepository notes, NoteForms forms, NoteWords words, Clock clock) {
+    Notes(
+            Instruments instruments,
+            NoteRepository notes,
+            NoteForms forms,
+            NoteWords words,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.instruments = instruments;
         this.notes = notes;
         this.forms = forms;
         this.words = words;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -50,6 +60,9 @@ public class Notes implements LogSource {
     public void write(UUID id, Note note, boolean refer) {
         instruments.require(id);
         notes.save(new NoteEntity(id, note, forms, refer, clock.instant(), CurrentWorkshop.recordedBy()));
+        if (refer) {
+            events.publishEvent(new ReferralChanged(id));
+        }
     }
 
     /**
@@ -63,11 +76,12 @@ public class Notes implements LogSource {
                 .filter(note -> note.instrumentId().equals(id))
                 .orElseThrow(() -> new NotFoundException("note " + noteId))
                 .settle(clock.instant());
+        events.publishEvent(new ReferralChanged(id));
     }
 
-    /** {@return the instruments that a repairer has to see} */
-    public Set<UUID> referred() {
-        return notes.referred();
+    /** {@return those of some instruments that a repairer has to see} */
+    public Set<UUID> referred(Collection<UUID> ids) {
+        return notes.referred(ids);
     }
 
     /** {@return what a repairer has to see to, oldest first, of each of those instruments that has such a note} */
@@ -88,9 +102,9 @@ public class Notes implements LogSource {
     }
 
     @Override
-    public List<LogEntry> log(UUID id) {
+    public List<LogEntry> log(UUID id, int newest) {
         List<LogEntry> log = new ArrayList<>();
-        for (NoteEntity note : notes.findByInstrumentIdOrderByRecordedAt(id)) {
+        for (NoteEntity note : notes.latest(id, Limit.of(newest))) {
             String kind = note.refer() ? "REFERRED" : "NOTED";
             String text = words.says(note.note(forms));
             log.add(LogEntry.of(note.recordedAt(), kind, null, text, note.recordedBy()));

@@ -54,6 +54,11 @@ public record Instrument(
         return new Particulars(bands, Guard.of(fittings.parchment(), fittings.tube() && !fittings.parchment()), stuck);
     }
 
+    /** {@return how it stands, without its set-up} */
+    public Standing standing() {
+        return new Standing(id, name, fullyStrung(), strings);
+    }
+
     /** {@return the string at a position, empty when none is recorded there} */
     public Optional<StringOn> string(Position position) {
         return strings.stream().filter(string -> string.position() == position).findFirst();

@@ -8,10 +8,10 @@ import org.springframework.data.jpa.repository.Query;
 
 interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
-    /** Every instrument, in the order they came to the rack. */
+    /** Those of some ids that this workshop has. */
     @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
-            + " one.hoursPerWeek, one.demand) from InstrumentEntity one order by one.createdAt")
-    List<Listed> listed();
+            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.id in :ids")
+    List<Listed> listed(Collection<UUID> ids);
 
     /** Those of some ids that this workshop has. */
     List<InstrumentEntity> findByIdIn(Collection<UUID> ids);

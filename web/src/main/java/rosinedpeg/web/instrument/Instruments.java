@@ -14,8 +14,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.Learned;
@@ -46,6 +49,7 @@ public class Instruments implements LogSource {
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
     private final StringKinds kinds;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
     Instruments(
@@ -53,21 +57,24 @@ public class Instruments implements LogSource {
             MeasurementRepository measurements,
             FittedStringRepository fitted,
             StringKinds kinds,
+            ApplicationEventPublisher events,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
         this.kinds = kinds;
+        this.events = events;
         this.clock = clock;
     }
 
-    /** {@return how every instrument stands, in the order they came to the rack; three queries however many there are} */
-    public List<Standing> standings() {
+    /** {@return how some of the instruments stand, by their ids; three queries however many there are} */
+    public Map<UUID, Standing> standings(Collection<UUID> ids) {
         Map<UUID, StringKind> kindsById = kinds.all();
-        Map<UUID, List<FittedNow>> on = fitted.now().stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        return instruments.listed().stream()
+        Map<UUID, List<FittedNow>> on =
+                fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
+        return instruments.listed(ids).stream()
                 .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), kindsById))
-                .toList();
+                .collect(Collectors.toMap(Standing::id, Function.identity()));
     }
 
     /** {@return some of the instruments, by their ids; four queries however many there are} */
@@ -122,25 +129,26 @@ public class Instruments implements LogSource {
     }
 
     /**
-     * How the instrument stands that a string is on.
+     * How the instruments stand that some strings are on.
      *
-     * @param fittedId the id of the very string
-     * @throws NotFoundException when this workshop has no such string, or it has come off
+     * @param fittedIds the ids of the very strings
+     * @return the standings by the ids of the strings; those that have come off, or that this workshop never had, are missing
      */
-    public Standing withString(UUID fittedId) {
-        InstrumentEntity entity = fitted.findById(fittedId)
-                .filter(string -> string.removedAt() == null)
-                .map(string -> entity(string.instrumentId()))
-                .orElseThrow(() -> new NotFoundException("string " + fittedId));
-        return standing(entity.listed(), fitted.now(List.of(entity.id())), kinds.all());
+    public Map<UUID, Standing> withStrings(Collection<UUID> fittedIds) {
+        Map<UUID, UUID> instrumentIds = fitted.findByIdInAndRemovedAtIsNull(fittedIds).stream()
+                .collect(Collectors.toMap(FittedStringEntity::id, FittedStringEntity::instrumentId));
+        Map<UUID, Standing> standings = standings(Set.copyOf(instrumentIds.values()));
+        return instrumentIds.entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, string -> standings.get(string.getValue())));
     }
 
     /** Puts an instrument on the rack. */
     @Transactional
     public UUID add(NewInstrument wanted) {
-        return instruments
-                .saveAndFlush(new InstrumentEntity(wanted, clock.instant()))
-                .id();
+        Instant now = clock.instant();
+        UUID id = instruments.saveAndFlush(new InstrumentEntity(wanted, now)).id();
+        events.publishEvent(new InstrumentAdded(id, wanted.name(), now));
+        return id;
     }
 
     /**
@@ -283,10 +291,12 @@ public class Instruments implements LogSource {
             boolean keepOld) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .ifPresent(old -> old.remove(since == null ? clock.instant() : since, keepOld));
+                .ifPresent(old -> remove(old, since == null ? clock.instant() : since, keepOld));
         fitted.flush();
-        return fitted.save(new FittedStringEntity(id, position, kindId, since, hoursBefore, signs))
+        UUID fittedId = fitted.saveAndFlush(new FittedStringEntity(id, position, kindId, since, hoursBefore, signs))
                 .id();
+        events.publishEvent(new StringFitted(id, fittedId, Optional.ofNullable(since)));
+        return fittedId;
     }
 
     /** Adds to what is known of how much an instrument gives, and of how much sticks in its grooves. */
@@ -300,7 +310,12 @@ public class Instruments implements LogSource {
     public void takeOff(UUID id, Position position, boolean keep) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .ifPresent(old -> old.remove(clock.instant(), keep));
+                .ifPresent(old -> remove(old, clock.instant(), keep));
+    }
+
+    private void remove(FittedStringEntity string, Instant at, boolean keep) {
+        string.remove(at, keep);
+        events.publishEvent(new StringTakenOff(string.instrumentId(), string.id()));
     }
 
     /** Records that a string broke and one of the same kind has gone on in its place now. */
@@ -321,17 +336,22 @@ public class Instruments implements LogSource {
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
                 .orElseThrow(() -> new NotFoundException("string " + position))
                 .setSigns(signs);
+        events.publishEvent(new StringLookedAt(id));
     }
 
     @Override
-    public List<LogEntry> log(UUID id) {
+    public List<LogEntry> log(UUID id, int newest) {
         Map<UUID, StringKind> kindsById = kinds.all();
         List<LogEntry> log = new ArrayList<>();
-        measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id).stream()
+        List<LocalDate> sittings = measurements.sittings(id, Limit.of(newest));
+        LocalDate since = sittings.isEmpty() ? LocalDate.EPOCH : sittings.get(sittings.size() - 1);
+        measurements
+                .findByInstrumentIdAndMeasuredOnGreaterThanEqualOrderByMeasuredOnAscRecordedAtAsc(id, since)
+                .stream()
                 .collect(Collectors.groupingBy(one -> List.of(one.measuredOn(), one.recordedBy())))
                 .values()
                 .forEach(sitting -> log.add(LogEntry.measured(sitting)));
-        for (FittedStringEntity string : fitted.findByInstrumentIdOrderByPosition(id)) {
+        for (FittedStringEntity string : fitted.latest(id, Limit.of(newest))) {
             StringKind kind = kindsById.get(string.kindId());
             if (string.fittedAt() != null) {
                 log.add(LogEntry.of(string.fittedAt(), "WENT_ON", string.position(), kind.label(), null));

@@ -6,6 +6,12 @@ import java.util.UUID;
 /** Something that keeps a record of what happened to instruments. */
 public interface LogSource {
 
-    /** {@return what it recorded of an instrument, in any order} */
-    List<LogEntry> log(UUID instrumentId);
+    /**
+     * What it recorded of an instrument.
+     *
+     * @param instrumentId the instrument
+     * @param newest how many of the latest entries are wanted; more may come, none of those may be missing
+     * @return the entries, in any order
+     */
+    List<LogEntry> log(UUID instrumentId, int newest);
 }

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import rosinedpeg.core.setup.Family;
@@ -83,6 +84,17 @@ public record StringOn(
     /** {@return the day it is due, by the hours a week it is played} */
     public Instant dueAt(Instant now) {
         return now.plusSeconds(Math.round(monthsLeft * Wear.HOURS_PER_MONTH * 3600));
+    }
+
+    /** {@return the moment from which its age alone makes its state another; empty when only hands do} */
+    public Optional<Instant> stateUntil(Instant now) {
+        if (fittedAt.isEmpty() || state == WearState.CHANGE_NOW) {
+            return Optional.empty();
+        }
+        OptionalDouble hours = WearState.hoursUntilNext(wear(), wornBy.demandShare(), wornBy.hoursPerWeek());
+        return hours.isEmpty()
+                ? Optional.empty()
+                : Optional.of(now.plusSeconds((long) Math.ceil(hours.getAsDouble() * 3600)));
     }
 
     /** {@return how it is drawn; a string of unknown age as one that is nearly spent} */

@@ -2,11 +2,12 @@ package rosinedpeg.web.pegs;
 
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
 
     boolean existsByPress(UUID press);
 
-    List<PegLookEntity> findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(UUID instrumentId);
+    List<PegLookEntity> findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(UUID instrumentId, Limit most);
 }

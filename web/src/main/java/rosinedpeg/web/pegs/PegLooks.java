@@ -1,13 +1,12 @@
 package rosinedpeg.web.pegs;
 
 import java.time.Clock;
-import java.util.ArrayList;
-import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.pegs.PegSign;
@@ -53,11 +52,9 @@ public class PegLooks implements LogSource {
 
     /** {@return every look at an instrument's pegs, the latest first} */
     List<PegLook> of(UUID id) {
-        List<PegLook> all = new ArrayList<>(looks.findByInstrumentIdOrderByLookedOnAscRecordedAtAsc(id).stream()
+        return looks.findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(id, Limit.unlimited()).stream()
                 .map(PegLookEntity::look)
-                .toList());
-        Collections.reverse(all);
-        return all;
+                .toList();
     }
 
     /** {@return what was noticed last at each peg that was looked at} */
@@ -75,8 +72,9 @@ public class PegLooks implements LogSource {
     }
 
     @Override
-    public List<LogEntry> log(UUID id) {
-        return of(id).stream()
+    public List<LogEntry> log(UUID id, int newest) {
+        return looks.findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(id, Limit.of(newest)).stream()
+                .map(PegLookEntity::look)
                 .map(look -> LogEntry.on(look.on(), "PEG_LOOKED", look.position(), look.by()))
                 .toList();
     }

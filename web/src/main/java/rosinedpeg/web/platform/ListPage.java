@@ -1,6 +1,11 @@
 package rosinedpeg.web.platform;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Pageable;
 
 /**
  * As much of a long list as a page shows.
@@ -14,10 +19,20 @@ public record ListPage<T>(List<T> shown, int from, int total) {
     /** So many are shown at a time. */
     public static final int MOST = 20;
 
-    /** {@return the part of a list that begins after so many, or nearest to that} */
-    public static <T> ListPage<T> of(List<T> all, int after) {
-        int from = Math.max(0, Math.min(after, all.size()));
-        return new ListPage<>(all.subList(from, Math.min(all.size(), from + MOST)), from, all.size());
+    /** {@return what the database is asked for: as much as a page shows, after so many, or after the last whole page before that} */
+    public static Pageable after(int many) {
+        return PageRequest.of(Math.max(0, many) / MOST, MOST);
+    }
+
+    /** {@return what the database answered to that} */
+    public static <T> ListPage<T> of(Page<T> page) {
+        return new ListPage<>(page.getContent(), (int) page.getPageable().getOffset(), (int) page.getTotalElements());
+    }
+
+    /** {@return the same part of the list with something else shown of each, without those that are gone meanwhile} */
+    public <R> ListPage<R> flatMap(Function<T, Optional<R>> change) {
+        return new ListPage<>(
+                shown.stream().map(change).flatMap(Optional::stream).toList(), from, total);
     }
 
     /** {@return how many come before what is not shown yet} */

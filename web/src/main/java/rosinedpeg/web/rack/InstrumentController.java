@@ -1,8 +1,8 @@
 package rosinedpeg.web.rack;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.clearance.StrungPegbox;
@@ -40,11 +41,12 @@ import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.LogEntry;
 import rosinedpeg.web.instrument.LogSource;
 import rosinedpeg.web.measure.MeasuredArea;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 
 /** An instrument's page: how it stands, what was found on it, what is left to do and what happened to it. */
@@ -81,7 +83,23 @@ class InstrumentController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}")
     String one(@PathVariable UUID id, Model model) {
-        return show(id, model);
+        return show(id, NoteForm.EMPTY, model);
+    }
+
+    /**
+     * What happened to it longer ago than its own page shows.
+     *
+     * @param from how many entries have been shown already
+     */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/instruments/{id}/log")
+    String log(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "0") int from,
+            Model model,
+            HttpServletRequest request) {
+        Page.lay(new LogPage(instruments.get(id), InstrumentLog.of(logs, id, from)), model);
+        return Htmx.asks(request) ? "rack/log :: entries" : "rack/log";
     }
 
     @OpenTo(Role.PLAYER)
@@ -93,11 +111,11 @@ class InstrumentController {
             Model model,
             RedirectAttributes redirect) {
         instruments.require(id);
-        Optional<String> text = Entry.text(result, "text", form.getText(), Notes.LONGEST);
+        Optional<String> text = Entry.text(result, "text", form.text(), Notes.LONGEST);
         if (text.isEmpty()) {
-            return show(id, model);
+            return show(id, form, model);
         }
-        notes.write(id, new Note.Written(text.get()), form.isRefer());
+        notes.write(id, new Note.Written(text.get()), form.refer());
         redirect.addFlashAttribute("notice", "note.recorded");
         return "redirect:/instruments/" + id;
     }
@@ -110,34 +128,30 @@ class InstrumentController {
         return "redirect:/instruments/" + id;
     }
 
-    private String show(UUID id, Model model) {
+    private String show(UUID id, NoteForm noticed, Model model) {
         Instrument instrument = instruments.get(id);
-        if (!model.containsAttribute("noticed")) {
-            model.addAttribute("noticed", new NoteForm());
-        }
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("strands", strands(instrument));
-        model.addAttribute("areas", MeasuredArea.of(instrument.setUp()));
-        model.addAttribute("found", found(instrument));
-        model.addAttribute("looks", looks(instrument));
-        model.addAttribute("referrals", notes.referrals(id));
-        model.addAttribute(
-                "log",
-                logs.stream()
-                        .flatMap(source -> source.log(id).stream())
-                        .sorted(Comparator.comparing(LogEntry::at).reversed())
-                        .toList());
-        model.addAttribute("owed", aftercare.owed(id));
-        model.addAttribute("careKinds", CareKind.values());
-        model.addAttribute("lastCare", aftercare.lastCare(id));
-        model.addAttribute("press", UUID.randomUUID());
-        model.addAttribute("now", clock.instant());
-        if (instrument.fullyStrung()) {
-            model.addAttribute(
-                    "load",
-                    new InstrumentLoad(instrument.setUp(), instrument.setUp().tensionsN(instrument.specs()))
-                            .fullyStrung());
-        }
+        model.addAttribute("noticed", noticed);
+        Page.lay(
+                new InstrumentPage(
+                        instrument,
+                        strands(instrument),
+                        MeasuredArea.of(instrument.setUp()),
+                        found(instrument),
+                        looks(instrument),
+                        notes.referrals(id),
+                        InstrumentLog.of(logs, id, 0),
+                        aftercare.owed(id),
+                        List.of(CareKind.values()),
+                        aftercare.lastCare(id),
+                        UUID.randomUUID(),
+                        clock.instant(),
+                        instrument.fullyStrung()
+                                ? Optional.of(new InstrumentLoad(
+                                                instrument.setUp(),
+                                                instrument.setUp().tensionsN(instrument.specs()))
+                                        .fullyStrung())
+                                : Optional.empty()),
+                model);
         return "rack/instrument";
     }
 
@@ -179,25 +193,13 @@ class InstrumentController {
         return Strands.of(instrument.setUp(), strands);
     }
 
-    /** Something that was noticed. */
-    static class NoteForm {
-        private String text = "";
-        private boolean refer;
-
-        public String getText() {
-            return text;
-        }
-
-        public void setText(String text) {
-            this.text = text;
-        }
-
-        public boolean isRefer() {
-            return refer;
-        }
-
-        public void setRefer(boolean refer) {
-            this.refer = refer;
-        }
+    /**
+     * Something that was noticed, as it is typed.
+     *
+     * @param text what
+     * @param refer whether it is work for a repairer
+     */
+    record NoteForm(String text, boolean refer) {
+        static final NoteForm EMPTY = new NoteForm("", false);
     }
 }

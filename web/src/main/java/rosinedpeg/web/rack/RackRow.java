@@ -1,14 +1,17 @@
 package rosinedpeg.web.rack;
 
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.settling.SettlingString;
 
@@ -19,9 +22,9 @@ import rosinedpeg.web.settling.SettlingString;
  * @param referrals what a repairer has to see to, oldest first
  * @param strands its drawing
  * @param need what it needs, which decides the one action offered
- * @param string the string this is about, null when it is none in particular
- * @param run its open run, null when it is not on the bench or cannot be read
- * @param unreadable the id of its open run when that cannot be read, null otherwise
+ * @param about the string this is about; empty when it is none in particular
+ * @param run its open run; empty when it is not on the bench or cannot be read
+ * @param unreadable the id of its open run when that cannot be read
  * @param settling its settling strings, newest first
  */
 record RackRow(
@@ -29,57 +32,50 @@ record RackRow(
         List<Referral> referrals,
         Strands strands,
         Need need,
-        StringOn string,
-        Run run,
-        UUID unreadable,
+        Optional<StringOn> about,
+        Optional<Run> run,
+        Optional<UUID> unreadable,
         List<SettlingString> settling) {
+
+    static RackRow of(
+            Instrument instrument,
+            List<Referral> referrals,
+            Need need,
+            Optional<Run> run,
+            Optional<UUID> unreadable,
+            List<SettlingString> settling) {
+        Optional<StringOn> about = need == Need.SETTLING
+                ? settling.stream().findFirst().map(SettlingString::string)
+                : instrument.mostWorn();
+        return new RackRow(
+                instrument,
+                referrals,
+                strands(instrument, run, settling),
+                unreadable.isPresent() ? Need.UNREADABLE : need,
+                about,
+                run,
+                unreadable,
+                settling);
+    }
+
+    private static Strands strands(Instrument instrument, Optional<Run> run, List<SettlingString> settling) {
+        Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
+        for (StringOn string : instrument.strings()) {
+            boolean off = run.isPresent() && run.get().off().contains(string.position());
+            boolean settles = settling.stream().anyMatch(s -> s.fittedId().equals(string.fittedId()));
+            String state = off ? "off" : settles ? "settling" : "on";
+            strands.put(string.position(), string.strand(state));
+        }
+        return Strands.of(instrument.setUp(), strands);
+    }
+
+    /** {@return the string this is about} */
+    public StringOn string() {
+        return about.orElseThrow();
+    }
 
     /** {@return the instrument's vibrating length, with its origin} */
     public Figure vibratingLength() {
         return instrument.setUp().figure(Quantity.VIBRATING_LENGTH);
-    }
-
-    /** What an instrument needs, most pressing first. */
-    enum Need {
-        ON_BENCH,
-        /** Its run cannot be read. */
-        UNREADABLE,
-        /** A repairer has to see it. */
-        REFERRED,
-        CHANGE_NOW,
-        DUE,
-        AGE_UNKNOWN,
-        SETTLING,
-        SOON,
-        GOOD,
-        NO_STRINGS;
-
-        /** {@return what an instrument needs} */
-        static Need of(Standing instrument, boolean onBench, boolean unreadable, boolean referred, boolean settling) {
-            if (onBench) {
-                return ON_BENCH;
-            }
-            if (unreadable) {
-                return UNREADABLE;
-            }
-            if (referred) {
-                return REFERRED;
-            }
-            if (!instrument.fullyStrung()) {
-                return NO_STRINGS;
-            }
-            return switch (instrument.mostWorn().orElseThrow().state()) {
-                case CHANGE_NOW -> CHANGE_NOW;
-                case DUE -> DUE;
-                case AGE_UNKNOWN -> AGE_UNKNOWN;
-                case SOON -> settling ? SETTLING : SOON;
-                case GOOD -> settling ? SETTLING : GOOD;
-            };
-        }
-
-        /** {@return whether somebody has to lay hands on it} */
-        public boolean wantsHands() {
-            return compareTo(AGE_UNKNOWN) <= 0;
-        }
     }
 }

@@ -36,21 +36,22 @@ class RackWords {
 
     /** {@return how the instrument stands, in a few words} */
     public String state(RackRow row) {
-        StringOn string = row.string();
         return switch (row.need()) {
             case ON_BENCH ->
-                row.run().off().isEmpty()
+                row.run().orElseThrow().off().isEmpty()
                         ? words.say("rack.ON_BENCH")
-                        : words.say("rack.ON_BENCH.off", words.list(row.run().off()));
+                        : words.say(
+                                "rack.ON_BENCH.off",
+                                words.list(row.run().orElseThrow().off()));
             case UNREADABLE -> words.say("rack.ON_BENCH");
             case REFERRED -> words.say("rack.REFERRED");
-            case CHANGE_NOW -> words.say("rack.CHANGE_NOW", string.position());
+            case CHANGE_NOW -> words.say("rack.CHANGE_NOW", row.string().position());
             case DUE -> {
                 List<StringOn> due = inState(row, WearState.DUE);
                 double least =
                         due.stream().mapToDouble(s -> s.wear().worn()).min().orElse(0);
                 yield due.size() == 1
-                        ? words.say("rack.DUE", string.position(), Say.percent(least))
+                        ? words.say("rack.DUE", row.string().position(), Say.percent(least))
                         : words.say("rack.DUE.several", positions(due), Say.percent(least));
             }
             case AGE_UNKNOWN -> words.say("rack.AGE_UNKNOWN", positions(inState(row, WearState.AGE_UNKNOWN)));
@@ -61,7 +62,7 @@ class RackWords {
                                 .map(SettlingString::position)
                                 .sorted()
                                 .toList()));
-            case SOON -> words.say("rack.SOON", string.position());
+            case SOON -> words.say("rack.SOON", row.string().position());
             case GOOD -> words.say("rack.GOOD");
             case NO_STRINGS -> words.say("rack.NO_STRINGS");
         };
@@ -69,16 +70,15 @@ class RackWords {
 
     /** {@return the figure or the day that rests on} */
     public String reason(RackRow row, ZoneId zone) {
-        StringOn string = row.string();
         String key = "rack." + row.need() + ".reason";
         return switch (row.need()) {
             case ON_BENCH ->
                 words.say(
                         key,
-                        row.run().stepNumber(),
-                        row.run().steps(),
-                        Say.percent(row.run().state().shares().treble()),
-                        words.say("band." + row.run().state().band()));
+                        row.run().orElseThrow().stepNumber(),
+                        row.run().orElseThrow().steps(),
+                        Say.percent(row.run().orElseThrow().state().shares().treble()),
+                        words.say("band." + row.run().orElseThrow().state().band()));
             case REFERRED -> row.referrals().get(0).text();
             case DUE ->
                 words.say(
@@ -89,7 +89,7 @@ class RackWords {
             case SOON ->
                 words.say(
                         key,
-                        say.day(string.dueAt(clock.instant()), zone),
+                        say.day(row.string().dueAt(clock.instant()), zone),
                         Say.number(row.instrument().hoursPerWeek(), 1));
             case GOOD -> {
                 StringOn next = nextDue(row);
@@ -106,8 +106,8 @@ class RackWords {
             case ON_BENCH ->
                 workings.treble(
                         id,
-                        row.run().state().tensionsN(),
-                        row.run().state().plan().tensionsBeforeN());
+                        row.run().orElseThrow().state().tensionsN(),
+                        row.run().orElseThrow().state().plan().tensionsBeforeN());
             case DUE ->
                 workings.wear(
                         id,
@@ -149,7 +149,7 @@ class RackWords {
     public String strands(RackRow row) {
         return row.instrument().strings().stream()
                 .map(string -> {
-                    if (row.run() != null && row.run().off().contains(string.position())) {
+                    if (row.run().isPresent() && row.run().get().off().contains(string.position())) {
                         return words.say("strands.off", string.position());
                     }
                     return string.fittedAt().isEmpty()

@@ -21,7 +21,6 @@ import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.core.working.Working;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawing.SettlingChart;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -39,16 +38,13 @@ class SettlingController {
     private static final Range READING = new Range(-400, 50, Unit.CENT);
 
     private final Settlings settlings;
-    private final Instruments instruments;
     private final Diary diary;
     private final WorkingView workings;
     private final Say say;
     private final Clock clock;
 
-    SettlingController(
-            Settlings settlings, Instruments instruments, Diary diary, WorkingView workings, Say say, Clock clock) {
+    SettlingController(Settlings settlings, Diary diary, WorkingView workings, Say say, Clock clock) {
         this.settlings = settlings;
-        this.instruments = instruments;
         this.diary = diary;
         this.workings = workings;
         this.say = say;
@@ -63,7 +59,7 @@ class SettlingController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/settling")
     String all(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
-        ListPage<SettlingString> part = ListPage.of(settlings.among(instruments.standings()), from);
+        ListPage<SettlingString> part = settlings.page(from);
         model.addAttribute("part", part);
         model.addAttribute("steadinesses", Steadiness.values());
         model.addAttribute("now", clock.instant());

@@ -7,18 +7,27 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.SettlingReading;
+import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.instrument.StringFitted;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.instrument.StringTakenOff;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** The strings that are settling. */
@@ -29,13 +38,22 @@ public class Settlings {
     /** Not even the slowest fit that readings can give lets a string sink by then. */
     private static final Duration SETTLED_AFTER = Duration.ofDays(60);
 
+    private final SettlingStringRepository kept;
     private final SettlingReadingRepository readings;
     private final Instruments instruments;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Settlings(SettlingReadingRepository readings, Instruments instruments, Clock clock) {
+    Settlings(
+            SettlingStringRepository kept,
+            SettlingReadingRepository readings,
+            Instruments instruments,
+            ApplicationEventPublisher events,
+            Clock clock) {
+        this.kept = kept;
         this.readings = readings;
         this.instruments = instruments;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -53,26 +71,73 @@ public class Settlings {
     }
 
     /**
+     * The strings that do not yet hold for a concert, or the part of them that fits on a page, newest first.
+     *
+     * @param from how many come before
+     * @return those
+     */
+    @Transactional
+    ListPage<SettlingString> page(int from) {
+        workOut();
+        ListPage<UUID> page = ListPage.of(kept.unsteady(clock.instant(), ListPage.after(from)));
+        Map<UUID, SettlingString> strings = get(page.shown());
+        return page.flatMap(id -> Optional.ofNullable(strings.get(id)));
+    }
+
+    /** Works out until when those strings settle that have been fitted or read since the last look. */
+    private void workOut() {
+        List<SettlingStringEntity> open = kept.findBySteadyAtIsNull();
+        Map<UUID, SettlingString> strings =
+                get(open.stream().map(SettlingStringEntity::fittedStringId).toList());
+        for (SettlingStringEntity one : open) {
+            SettlingString string = strings.get(one.fittedStringId());
+            if (string != null) {
+                one.holdsFrom(string.steadyAt(Steadiness.CONCERT));
+            }
+        }
+    }
+
+    /** A new string is watched from the moment it is on. */
+    @EventListener
+    void fitted(StringFitted string) {
+        string.fittedAt().ifPresent(at -> kept.save(new SettlingStringEntity(string.fittedId(), at)));
+    }
+
+    /** What has come off settles no more. */
+    @EventListener
+    void takenOff(StringTakenOff string) {
+        kept.deleteById(string.fittedId());
+    }
+
+    /**
      * One string, settling or settled.
      *
      * @throws NotFoundException when no instrument has it on now, or nobody knows since when
      */
     SettlingString get(UUID fittedId) {
-        List<SettlingString> one = strings(List.of(instruments.withString(fittedId))).stream()
-                .filter(string -> string.fittedId().equals(fittedId))
-                .toList();
-        return withReadings(one).stream()
-                .findFirst()
+        return Optional.ofNullable(get(List.of(fittedId)).get(fittedId))
                 .orElseThrow(() -> new NotFoundException("settling string " + fittedId));
+    }
+
+    /** Some strings by their ids, as far as an instrument has them on now and somebody knows since when. */
+    private Map<UUID, SettlingString> get(Collection<UUID> fittedIds) {
+        Map<UUID, Standing> standings = instruments.withStrings(fittedIds);
+        List<SettlingString> on = strings(Set.copyOf(standings.values())).stream()
+                .filter(string -> standings.containsKey(string.fittedId()))
+                .toList();
+        return withReadings(on).stream().collect(Collectors.toMap(SettlingString::fittedId, Function.identity()));
     }
 
     /** Records a reading; one that was already sent changes nothing. */
     @Transactional
     public void read(UUID fittedId, UUID press, Instant at, double cents, boolean retuned) {
-        if (!readings.existsByPress(press)) {
-            readings.save(new SettlingReadingEntity(
-                    fittedId, press, at, cents, retuned, clock.instant(), CurrentWorkshop.recordedBy()));
+        if (readings.existsByPress(press)) {
+            return;
         }
+        readings.saveAndFlush(new SettlingReadingEntity(
+                fittedId, press, at, cents, retuned, clock.instant(), CurrentWorkshop.recordedBy()));
+        kept.findById(fittedId).ifPresent(SettlingStringEntity::changed);
+        events.publishEvent(new StringRead(get(fittedId).instrument().id(), fittedId));
     }
 
     private static List<SettlingString> strings(Collection<Standing> instruments) {

@@ -1,0 +1,33 @@
+package rosinedpeg.web.rack;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.List;
+import java.util.UUID;
+import rosinedpeg.web.instrument.LogEntry;
+import rosinedpeg.web.instrument.LogSource;
+import rosinedpeg.web.platform.ListPage;
+
+/**
+ * What happened to an instrument, or the part of it that fits on a page.
+ *
+ * @param entries what, the latest first
+ * @param next how many entries come before what is not shown yet
+ * @param more whether there is anything not shown yet
+ */
+record InstrumentLog(List<LogEntry> entries, int next, boolean more) {
+
+    /** {@return the part that begins after so many entries; each source is asked for no more than can be on it} */
+    static InstrumentLog of(Collection<LogSource> sources, UUID instrumentId, int after) {
+        int from = Math.max(0, after);
+        int next = from + ListPage.MOST;
+        List<LogEntry> latest = sources.stream()
+                .flatMap(source -> source.log(instrumentId, next + 1).stream())
+                .sorted(Comparator.comparing(LogEntry::at).reversed())
+                .skip(from)
+                .limit(ListPage.MOST + 1L)
+                .toList();
+        boolean more = latest.size() > ListPage.MOST;
+        return new InstrumentLog(more ? latest.subList(0, ListPage.MOST) : latest, next, more);
+    }
+}

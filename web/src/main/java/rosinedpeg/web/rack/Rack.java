@@ -1,0 +1,174 @@
+package rosinedpeg.web.rack;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Collection;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Pageable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.OpenRuns;
+import rosinedpeg.web.bench.Run;
+import rosinedpeg.web.bench.UnreadableRun;
+import rosinedpeg.web.diary.Diary;
+import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.findings.Referral;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentAdded;
+import rosinedpeg.web.instrument.InstrumentEvent;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.settling.SettlingString;
+import rosinedpeg.web.settling.Settlings;
+
+/**
+ * Every instrument of the workshop, what most wants hands first. The place of each is kept from one look to the next: what
+ * happens to an instrument makes its place out of date, as do the days at which its strings become due or hold, and only
+ * places that are out of date are worked out again.
+ */
+@Service
+class Rack {
+
+    /** So many places are worked out at a time. */
+    private static final Limit AT_A_TIME = Limit.of(500);
+
+    /** As good as for ever: later than any string lasts, and a year that every database can keep. */
+    private static final Instant NEVER = Instant.parse("9999-01-01T00:00:00Z");
+
+    private final RackPlaceRepository places;
+    private final Instruments instruments;
+    private final Benches benches;
+    private final Settlings settlings;
+    private final Notes notes;
+    private final Diary diary;
+    private final Clock clock;
+
+    Rack(
+            RackPlaceRepository places,
+            Instruments instruments,
+            Benches benches,
+            Settlings settlings,
+            Notes notes,
+            Diary diary,
+            Clock clock) {
+        this.places = places;
+        this.instruments = instruments;
+        this.benches = benches;
+        this.settlings = settlings;
+        this.notes = notes;
+        this.diary = diary;
+        this.clock = clock;
+    }
+
+    /**
+     * The rack, or the part of it that fits on a page.
+     *
+     * @param find part of a name, whatever its case; empty for all
+     * @param from how many come before
+     * @return that
+     */
+    @Transactional
+    RackPage page(String find, int from) {
+        bringUpToDate();
+        String wanted = find.toLowerCase(Locale.ROOT);
+        Pageable window = ListPage.after(from);
+        ListPage<RackPlaceEntity> part =
+                ListPage.of(wanted.isEmpty() ? places.inOrder(window) : places.inOrder(wanted, window));
+        int all = wanted.isEmpty() ? part.total() : (int) places.count();
+        return new RackPage(
+                rows(part),
+                find,
+                all,
+                all > ListPage.MOST,
+                places.countUpTo(Need.lastThatWantsHands()),
+                diary.toCome());
+    }
+
+    /** Something happened to an instrument. */
+    @EventListener
+    void outdate(InstrumentEvent event) {
+        if (event instanceof InstrumentAdded added) {
+            places.save(new RackPlaceEntity(added.instrumentId(), added.name(), added.at()));
+        } else {
+            places.findById(event.instrumentId()).ifPresent(RackPlaceEntity::outdate);
+        }
+    }
+
+    private void bringUpToDate() {
+        Instant now = clock.instant();
+        List<RackPlaceEntity> outdated;
+        do {
+            outdated = places.findByHoldsUntilLessThanEqualOrderByInstrumentId(now, AT_A_TIME);
+            workOut(outdated, now);
+            places.flush();
+        } while (outdated.size() == AT_A_TIME.max());
+    }
+
+    private void workOut(Collection<RackPlaceEntity> outdated, Instant now) {
+        if (outdated.isEmpty()) {
+            return;
+        }
+        List<UUID> ids = outdated.stream().map(RackPlaceEntity::instrumentId).toList();
+        Map<UUID, Standing> standings = instruments.standings(ids);
+        Map<UUID, List<SettlingString>> settling = settling(standings.values());
+        Set<UUID> onBench = benches.onBench(ids);
+        Set<UUID> referred = notes.referred(ids);
+        for (RackPlaceEntity place : outdated) {
+            UUID id = place.instrumentId();
+            List<SettlingString> young = settling.getOrDefault(id, List.of());
+            Need need = Need.of(standings.get(id), onBench.contains(id), referred.contains(id), !young.isEmpty());
+            place.take(need, until(standings.get(id), young, now));
+        }
+    }
+
+    /** When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds. */
+    private static Instant until(Standing instrument, List<SettlingString> settling, Instant now) {
+        return Stream.concat(
+                        instrument.strings().stream()
+                                .map(string -> string.stateUntil(now))
+                                .flatMap(Optional::stream),
+                        settling.stream().map(string -> string.steadyAt(Steadiness.CONCERT)))
+                .filter(moment -> moment.isAfter(now))
+                .min(Instant::compareTo)
+                .orElse(NEVER);
+    }
+
+    private Map<UUID, List<SettlingString>> settling(Collection<Standing> standings) {
+        return settlings.among(standings).stream()
+                .collect(Collectors.groupingBy(string -> string.instrument().id()));
+    }
+
+    private ListPage<RackRow> rows(ListPage<RackPlaceEntity> part) {
+        List<UUID> ids =
+                part.shown().stream().map(RackPlaceEntity::instrumentId).toList();
+        Map<UUID, Instrument> shown = instruments.of(ids);
+        Map<UUID, List<Referral>> referrals = notes.referrals(ids);
+        Map<UUID, List<SettlingString>> settling =
+                settling(shown.values().stream().map(Instrument::standing).toList());
+        OpenRuns open = benches.open(ids);
+        Map<UUID, Run> runs = open.runs().stream().collect(Collectors.toMap(Run::instrumentId, Function.identity()));
+        Map<UUID, UUID> unreadable =
+                open.unreadable().stream().collect(Collectors.toMap(UnreadableRun::instrumentId, UnreadableRun::id));
+        return part.flatMap(place -> Optional.ofNullable(shown.get(place.instrumentId()))
+                .map(instrument -> RackRow.of(
+                        instrument,
+                        referrals.getOrDefault(instrument.id(), List.of()),
+                        place.need(),
+                        Optional.ofNullable(runs.get(instrument.id())),
+                        Optional.ofNullable(unreadable.get(instrument.id())),
+                        settling.getOrDefault(instrument.id(), List.of()))));
+    }
+}

@@ -1,0 +1,56 @@
+package rosinedpeg.web.rack;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.Locale;
+import java.util.UUID;
+import org.hibernate.annotations.TenantId;
+
+/** Where an instrument stands on the rack: worked out when something happens to it or its time is up, not for every look. */
+@Entity
+@Table(name = "rack_place")
+class RackPlaceEntity {
+
+    @Id
+    private UUID instrumentId;
+
+    @TenantId
+    private UUID workshopId;
+
+    /** As it is looked for: in small letters. */
+    private String name;
+
+    private Instant arrivedAt;
+    private short urgency;
+    private Instant holdsUntil;
+
+    protected RackPlaceEntity() {}
+
+    RackPlaceEntity(UUID instrumentId, String name, Instant arrivedAt) {
+        this.instrumentId = instrumentId;
+        this.name = name.toLowerCase(Locale.ROOT);
+        this.arrivedAt = arrivedAt;
+        this.holdsUntil = Instant.EPOCH;
+    }
+
+    UUID instrumentId() {
+        return instrumentId;
+    }
+
+    Need need() {
+        return Need.of(urgency);
+    }
+
+    /** Something happened to the instrument: its place has to be worked out again. */
+    void outdate() {
+        holdsUntil = Instant.EPOCH;
+    }
+
+    /** It needs that, until then if nothing happens to it. */
+    void take(Need need, Instant until) {
+        urgency = (short) need.urgency();
+        holdsUntil = until;
+    }
+}

@@ -1,0 +1,30 @@
+package rosinedpeg.web.rack;
+
+import jakarta.persistence.LockModeType;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Query;
+
+interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
+
+    /** Those whose name has that in it, what most wants hands first; everything has an empty text in it. */
+    @Query("select place from RackPlaceEntity place where locate(:find, place.name) > 0"
+            + " order by place.urgency, place.arrivedAt, place.instrumentId")
+    Page<RackPlaceEntity> inOrder(String find, Pageable window);
+
+    @Query("select place from RackPlaceEntity place order by place.urgency, place.arrivedAt, place.instrumentId")
+    Page<RackPlaceEntity> inOrder(Pageable window);
+
+    @Query("select count(place) from RackPlaceEntity place where place.urgency <= :urgency")
+    int countUpTo(int urgency);
+
+    /** Those that have to be worked out again; nobody else changes them until that is done. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    List<RackPlaceEntity> findByHoldsUntilLessThanEqualOrderByInstrumentId(Instant now, Limit most);
+}

@@ -1,0 +1,145 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import jakarta.persistence.EntityManagerFactory;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.util.Arrays;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.hibernate.SessionFactory;
+import org.hibernate.stat.Statistics;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.support.TransactionTemplate;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.bench.BenchEntry;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
+import rosinedpeg.web.findings.Note;
+import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** What pages keep instead of working it out stays true, and what they read does not grow with the rack. */
+class GrowthIT extends InRequests {
+
+    @Autowired
+    EntityManagerFactory entities;
+
+    @Autowired
+    TransactionTemplate transaction;
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    Benches benches;
+
+    @Autowired
+    Notes notes;
+
+    /** Whatever happens to an instrument, its kept place is the one it would be given anew. */
+    @Test
+    void theRackIsAsIfItHadBeenWorkedOutForEveryLook() throws Exception {
+        UUID violin = instrument("Pit 1 violin");
+        UUID bass = instrument("Pit 11 bass");
+        UUID kind = database.sql("select kind_id from fitted_string where instrument_id = ? and position = 'II'")
+                .param(bass)
+                .query(UUID.class)
+                .list()
+                .get(0);
+        List<Runnable> happenings = List.of(
+                () -> instruments.look(violin, Position.III, Set.of(WearSign.WINDING_OPEN)),
+                () -> instruments.look(violin, Position.III, Set.of()),
+                () -> instruments.fit(bass, Position.II, kind, Instant.now(), 0, Set.of(), false),
+                () -> read(bass),
+                () -> instruments.takeOff(bass, Position.I, true),
+                () -> notes.write(violin, new Note.Written("A crack by the f-hole"), true),
+                () -> notes.settle(violin, notes.referrals(violin).get(0).id()),
+                () -> post(
+                        account("keeper"), "/instruments/" + violin + "/plan", "off", "ONE_AT_A_TIME", "strings", "II"),
+                () -> benches.record(openRun("Pit 1 violin"), Press.now(UUID.randomUUID(), 0), new BenchEntry.End()));
+        Set<List<Map<String, Object>>> racks = new HashSet<>();
+        racks.add(rack());
+        for (Runnable happening : happenings) {
+            at(happening);
+            List<Map<String, Object>> kept = rack();
+            racks.add(kept);
+            database.sql("update rack_place set holds_until = 'epoch', urgency = 0")
+                    .update();
+            assertThat(rack()).isEqualTo(kept);
+        }
+        assertThat(racks).as("some of it takes back what happened before").hasSizeGreaterThan(5);
+    }
+
+    /** {@return how urgent each instrument is, once somebody has looked} */
+    private List<Map<String, Object>> rack() throws Exception {
+        page(account("keeper"), "/");
+        return database.sql("select instrument_id, urgency, holds_until::date from rack_place order by instrument_id")
+                .query()
+                .listOfRows();
+    }
+
+    private void read(UUID instrument) {
+        UUID fitted = database.sql(
+                        "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
+                .param(instrument)
+                .query(UUID.class)
+                .single();
+        post(
+                account("keeper"),
+                "/settling/" + fitted + "/readings",
+                "cents",
+                "-30",
+                "readAt",
+                LocalDateTime.now(CurrentWorkshop.zone()).toString().substring(0, 16),
+                "press",
+                UUID.randomUUID().toString());
+    }
+
+    private void at(Runnable happening) {
+        CurrentWorkshop.in(account("keeper").workshopId(), "Test", () -> {
+            happening.run();
+            return null;
+        });
+    }
+
+    /** Many more instruments, and twice the years: no more questions to the database, and no more rows that it answers. */
+    @Test
+    void noPageReadsMoreWhenTheRackGrows() throws Exception {
+        ManySeasons.pass(database, transaction, 230, 22);
+        Map<String, Long> before = read();
+        ManySeasons.pass(database, transaction, 400, 2);
+        Map<String, Long> after = read();
+        before.forEach((what, much) -> assertThat(after.get(what)).as(what).isLessThanOrEqualTo(much));
+    }
+
+    /** {@return the statements and rows that each page takes once what is kept for it is up to date} */
+    private Map<String, Long> read() throws Exception {
+        Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
+        String violin = "/instruments/" + instrument("Pit 1 violin");
+        Map<String, Long> read = new TreeMap<>();
+        for (String page : List.of("/", "/?find=pit", "/settling", "/bench", violin, violin + "/log")) {
+            page(account("keeper"), page);
+            statistics.setStatisticsEnabled(true);
+            statistics.clear();
+            page(account("keeper"), page);
+            read.put(page, statistics.getPrepareStatementCount());
+            read.put(
+                    page + " rows",
+                    Arrays.stream(statistics.getQueries())
+                            .mapToLong(query ->
+                                    statistics.getQueryStatistics(query).getExecutionRowCount())
+                            .sum());
+            statistics.setStatisticsEnabled(false);
+        }
+        return read;
+    }
+}
