@@ -4,14 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
-import jakarta.persistence.EntityManagerFactory;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import org.hibernate.SessionFactory;
-import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -26,9 +23,6 @@ class InstrumentIT extends RunningApplication {
 
     @Autowired
     MockMvcTester mvc;
-
-    @Autowired
-    EntityManagerFactory entityManagerFactory;
 
     private SignedIn technician;
 
@@ -175,27 +169,6 @@ class InstrumentIT extends RunningApplication {
                 .bodyText()
                 .contains("Shelf 25", "10 of 41")
                 .doesNotContain("<h1");
-    }
-
-    @Test
-    void theRackAsksTheDatabaseNoMoreOftenForMoreInstruments() throws Exception {
-        Statistics statistics =
-                entityManagerFactory.unwrap(SessionFactory.class).getStatistics();
-        statistics.setStatisticsEnabled(true);
-        page("/");
-        statistics.clear();
-        page("/");
-        long before = statistics.getPrepareStatementCount();
-        for (int i = 0; i < 5; i++) {
-            UUID violin = add("Desk violin " + UUID.randomUUID());
-            for (String position : List.of("I", "II", "III", "IV")) {
-                found(violin, position, LocalDate.now().minusDays(1).toString());
-            }
-        }
-        statistics.clear();
-        page("/");
-        assertThat(statistics.getPrepareStatementCount()).isEqualTo(before);
-        statistics.setStatisticsEnabled(false);
     }
 
     @Test

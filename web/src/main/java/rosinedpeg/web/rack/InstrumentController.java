@@ -199,7 +199,12 @@ class InstrumentController {
      * @param text what
      * @param refer whether it is work for a repairer
      */
-    record NoteForm(String text, boolean refer) {
+    record NoteForm(String text, Boolean refer) {
         static final NoteForm EMPTY = new NoteForm("", false);
+
+        /** A box that is not ticked is not sent. */
+        NoteForm {
+            refer = Boolean.TRUE.equals(refer);
+        }
     }
 }
