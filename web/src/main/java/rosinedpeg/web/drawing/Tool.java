@@ -1,5 +1,8 @@
 package rosinedpeg.web.drawing;
 
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.Map;
 import rosinedpeg.core.plan.Material;
 
 /**
@@ -11,8 +14,15 @@ import rosinedpeg.core.plan.Material;
  */
 public record Tool(String outline, String detail) {
 
+    /** {@return how each of some things looks, in the order given} */
+    public static Map<Material, Tool> laidOut(Collection<Material> materials) {
+        Map<Material, Tool> laidOut = new LinkedHashMap<>();
+        materials.forEach(material -> laidOut.put(material, of(material)));
+        return laidOut;
+    }
+
     /** {@return how something looks} */
-    public static Tool of(Material material) {
+    static Tool of(Material material) {
         return switch (material) {
             case NEW_STRING ->
                 new Tool(

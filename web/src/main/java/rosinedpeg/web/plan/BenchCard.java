@@ -5,14 +5,14 @@ import com.openhtmltopdf.pdfboxout.PdfBoxRenderer;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
 import com.openhtmltopdf.slf4j.Slf4jLogger;
 import com.openhtmltopdf.util.XRLog;
-import jakarta.servlet.http.HttpServletRequest;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,9 +27,11 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
-import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Step;
+import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Palette;
 
 /** Sets a plan on one sheet of A4 paper, as a PDF that prints the same everywhere. */
@@ -56,13 +58,11 @@ class BenchCard {
     private final SpringTemplateEngine templates;
     private final ApplicationContext beans;
     private final Palette palette;
-    private final Clock clock;
 
-    BenchCard(SpringTemplateEngine templates, ApplicationContext beans, Palette palette, Clock clock) {
+    BenchCard(SpringTemplateEngine templates, ApplicationContext beans, Palette palette) {
         this.templates = templates;
         this.beans = beans;
         this.palette = palette;
-        this.clock = clock;
     }
 
     /** How many columns of steps, how large the type, and how much room above and below a step, in its own size. */
@@ -75,33 +75,60 @@ class BenchCard {
     /**
      * Makes the card.
      *
-     * @param plan the plan
-     * @param model what the card's page shows: the instrument, which the file is named after, and its packets
-     * @return the answer to a request for it
+     * @param page what is on it
+     * @return the answer to a request for it; the file is named after the instrument
+     * @throws NotFoundException when something is missing for a plan
      */
-    ResponseEntity<byte[]> of(ChangePlan plan, Map<String, Object> model) {
+    ResponseEntity<byte[]> of(CardPage page) {
+        Course course = page.course()
+                .orElseThrow(() ->
+                        new NotFoundException("plan for " + page.instrument().id()));
         for (Setting setting : SETTINGS) {
-            Context context = new Context(LocaleContextHolder.getLocale(), model);
+            Sheet sheet = new Sheet(
+                    page.instrument(),
+                    page.beforehand(),
+                    course,
+                    page.now(),
+                    CurrentWorkshop.zone(),
+                    palette.colours(),
+                    setting.sizePt(),
+                    setting.roomEm(),
+                    columns(course.plan().steps(), setting.columns()));
+            Context context = new Context(LocaleContextHolder.getLocale(), Map.of("sheet", sheet));
             context.setVariable(
                     ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                     new ThymeleafEvaluationContext(beans, null));
-            context.setVariable("colours", palette.colours());
-            context.setVariable("now", clock.instant());
-            context.setVariable("size", setting.sizePt());
-            context.setVariable("room", setting.roomEm());
-            context.setVariable("columns", columns(plan.steps(), setting.columns()));
             Optional<byte[]> set = set(templates.process("plan/sheet", context), setting.last());
             if (set.isPresent()) {
-                return answer((Instrument) model.get("instrument"), set.get());
+                return answer(page.instrument(), set.get());
             }
         }
         throw new IllegalStateException("the last setting is always taken");
     }
 
-    /** {@return where the PDF of the card that is asked for is} */
-    static String address(HttpServletRequest card) {
-        return card.getRequestURI() + ".pdf" + (card.getQueryString() == null ? "" : "?" + card.getQueryString());
-    }
+    /**
+     * The card as it is set.
+     *
+     * @param instrument the instrument
+     * @param beforehand what has to be known before anybody works on it
+     * @param course the plan
+     * @param now the moment it is made
+     * @param zone the workshop's
+     * @param colours by their names
+     * @param sizePt how large the type is
+     * @param roomEm room above and below a step, in the size of the type
+     * @param columns the steps, in columns
+     */
+    private record Sheet(
+            Instrument instrument,
+            Beforehand beforehand,
+            Course course,
+            Instant now,
+            ZoneId zone,
+            Map<String, String> colours,
+            double sizePt,
+            double roomEm,
+            List<List<Step>> columns) {}
 
     private static ResponseEntity<byte[]> answer(Instrument instrument, byte[] sheet) {
         return ResponseEntity.ok()

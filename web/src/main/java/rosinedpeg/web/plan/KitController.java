@@ -1,9 +1,6 @@
 package rosinedpeg.web.plan;
 
-import java.util.Collection;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
-import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -34,7 +31,7 @@ class KitController {
     @GetMapping("/kit")
     String kit(Model model) {
         model.addAttribute("kit", habits.kit());
-        model.addAttribute("laidOut", laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE))));
+        model.addAttribute("laidOut", Tool.laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE))));
         return "plan/kit";
     }
 
@@ -44,12 +41,5 @@ class KitController {
         habits.setKit(materials == null ? Set.of() : materials);
         redirect.addFlashAttribute("notice", "kit.recorded");
         return "redirect:/kit";
-    }
-
-    /** {@return how each thing lies on the cloth, in the order given} */
-    static Map<Material, Tool> laidOut(Collection<Material> materials) {
-        Map<Material, Tool> laidOut = new LinkedHashMap<>();
-        materials.forEach(material -> laidOut.put(material, Tool.of(material)));
-        return laidOut;
     }
 }

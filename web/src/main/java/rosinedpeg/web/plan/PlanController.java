@@ -2,7 +2,6 @@ package rosinedpeg.web.plan;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.HashSet;
@@ -27,29 +26,24 @@ import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
-import rosinedpeg.core.plan.Passage;
-import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
-import rosinedpeg.core.winding.Wall;
-import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
-import rosinedpeg.web.drawing.LoadTrack;
-import rosinedpeg.web.findings.Beforehand;
+import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.Htmx;
-import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 
 /** Plans a change and takes it to the bench. */
@@ -59,6 +53,7 @@ class PlanController {
     private final StringKinds kinds;
     private final Benches benches;
     private final Instruments instruments;
+    private final Inspections inspections;
     private final RunStart start;
     private final Diary diary;
     private final Habits habits;
@@ -71,6 +66,7 @@ class PlanController {
             StringKinds kinds,
             Benches benches,
             Instruments instruments,
+            Inspections inspections,
             RunStart start,
             Diary diary,
             Habits habits,
@@ -81,6 +77,7 @@ class PlanController {
         this.kinds = kinds;
         this.benches = benches;
         this.instruments = instruments;
+        this.inspections = inspections;
         this.start = start;
         this.diary = diary;
         this.habits = habits;
@@ -102,7 +99,7 @@ class PlanController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
-        planned(id, form, result, model, request);
+        Page.lay(planned(id, form, result, request), model);
         return Htmx.asks(request) ? "plan/plan :: answer" : "plan/plan";
     }
 
@@ -115,9 +112,7 @@ class PlanController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        planned(id, form, result, model, request);
-        model.addAttribute("now", clock.instant());
-        model.addAttribute("pdf", BenchCard.address(request));
+        Page.lay(onCard(planned(id, form, result, request), request), model);
         return "plan/card";
     }
 
@@ -128,36 +123,31 @@ class PlanController {
             @PathVariable UUID id,
             @ModelAttribute("form") PlanForm form,
             BindingResult result,
-            Model model,
             HttpServletRequest request) {
-        ChangePlan plan =
-                planned(id, form, result, model, request).orElseThrow(() -> new NotFoundException("plan for " + id));
-        return card.of(plan, model.asMap());
+        return card.of(onCard(planned(id, form, result, request), request));
     }
 
-    private Optional<ChangePlan> planned(
-            UUID id, PlanForm form, BindingResult result, Model model, HttpServletRequest request) {
+    private CardPage onCard(PlanPage page, HttpServletRequest request) {
+        return CardPage.of(page.instrument(), page.beforehand(), page.course(), request, clock.instant());
+    }
+
+    private PlanPage planned(UUID id, PlanForm form, BindingResult result, HttpServletRequest request) {
         Instrument instrument = instruments.strung(id);
-        start.tell(instrument, model);
         begin(instrument, form, request);
-        return show(instrument, form, result, model);
+        return page(instrument, form, result);
     }
 
     @OpenTo(Role.PLAYER)
     @PostMapping("/instruments/{id}/plan")
     String start(@PathVariable UUID id, @ModelAttribute("form") PlanForm form, BindingResult result, Model model) {
         Instrument instrument = instruments.strung(id);
-        Beforehand beforehand = start.tell(instrument, model);
-        Optional<ChangePlan> plan = show(instrument, form, result, model);
-        boolean fits = model.getAttribute("fits") instanceof Map<?, ?> found
-                && found.values().stream()
-                        .flatMap(findings -> ((List<?>) findings).stream())
-                        .noneMatch(finding -> ((Finding) finding).stops());
+        PlanPage page = page(instrument, form, result);
         if (result.hasErrors()
-                || plan.isEmpty()
-                || plan.get().refused()
-                || !fits
-                || !RunStart.mayBegin(beforehand, form, result)) {
+                || page.course().isEmpty()
+                || page.course().get().plan().refused()
+                || !page.allFit()
+                || !RunStart.mayBegin(page.beforehand(), form, result)) {
+            Page.lay(page, model);
             return "plan/plan";
         }
         Map<Position, UUID> replacements = new EnumMap<>(Position.class);
@@ -165,7 +155,8 @@ class PlanController {
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
         habits.remember(instrument.setUp().family(), form.schools());
-        UUID run = start.run(id, beforehand, plan.get(), replacements, form.getReason(), keepOld);
+        UUID run =
+                start.run(id, page.beforehand(), page.course().get().plan(), replacements, form.getReason(), keepOld);
         return "redirect:/bench/" + run;
     }
 
@@ -193,73 +184,65 @@ class PlanController {
     }
 
     /** Works the plan out from the form, as far as it goes. */
-    private Optional<ChangePlan> show(Instrument instrument, PlanForm form, BindingResult result, Model model) {
-        form.getStrings().retainAll(instrument.setUp().positions());
-        Map<Position, List<StringKind>> offered = new LinkedHashMap<>();
-        List<StringKind> ofFamily = kinds.of(instrument.setUp().family());
-        for (Position position : instrument.setUp().positions()) {
-            offered.put(
-                    position,
-                    ofFamily.stream()
-                            .filter(kind -> kind.spec().position() == position)
-                            .toList());
-            form.getKinds()
-                    .putIfAbsent(
-                            position,
-                            instrument.string(position).orElseThrow().kind().id());
-        }
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("offered", offered);
-        model.addAttribute("neighbours", neighbours(instrument));
-        model.addAttribute("reasons", Reason.values());
-        model.addAttribute("pegConditions", PegCondition.values());
-        boolean bass = instrument.setUp().family() == Family.BASS;
-        model.addAttribute("bass", bass);
-        model.addAttribute("usual", Schools.usual(instrument.setUp().family()).choices());
-        model.addAttribute("cardAddress", "/instruments/" + instrument.id() + "/plan/card");
-        model.addAttribute("friction", instrument.setUp().pegKind().holdsByFriction());
-        model.addAttribute("offs", Schools.Off.values());
-        model.addAttribute("begins", Schools.Begin.values());
-        model.addAttribute("firstEnds", Schools.FirstEnd.values());
-        model.addAttribute("locks", Lock.of(instrument.setUp().family()));
-        model.addAttribute("walls", Wall.values());
-        model.addAttribute("treatments", Schools.Treatment.values());
-        model.addAttribute("lowestWays", Way.values());
-        model.addAttribute("spareTips", Schools.SpareTip.values());
-        model.addAttribute("feltChoices", Schools.Felts.values());
-        model.addAttribute("stances", Schools.Stance.values());
-        model.addAttribute("evenings", Schools.Evening.values());
-        model.addAttribute("oldStringChoices", Schools.OldStrings.values());
-
+    private PlanPage page(Instrument instrument, PlanForm form, BindingResult result) {
+        Family family = instrument.setUp().family();
+        List<StringKind> ofFamily = kinds.of(family);
+        complete(form, instrument);
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
-        Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
-        Map<Position, List<Finding>> fits = new LinkedHashMap<>();
-        if (!Lock.of(instrument.setUp().family()).contains(form.getLock())) {
-            form.setLock(Schools.USUAL.atPeg().lock());
-        }
-        FitCheck check = FitCheck.of(instrument.setUp(), instrument.specs());
+        Map<Position, StringKind> chosen = new EnumMap<>(Position.class);
         for (Position position : form.getStrings()) {
             StringKind kind = byId.get(form.getKinds().get(position));
             if (kind == null) {
                 result.rejectValue("kinds[" + position + "]", "plan.kind.missing");
             } else {
-                replacements.put(position, kind.spec());
-                fits.put(position, check.judge(position, kind.spec(), form.getLock()));
+                chosen.put(position, kind);
             }
-        }
-        model.addAttribute("fits", fits);
-        if (replacements.size() > 1) {
-            check.judgeTogether(replacements).ifPresent(rise -> model.addAttribute("together", rise));
         }
         if (form.getStrings().isEmpty()) {
             result.rejectValue("strings", "plan.strings.missing");
         }
+        Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
+        chosen.forEach((position, kind) -> replacements.put(position, kind.spec()));
+        FitCheck check = FitCheck.of(instrument.setUp(), instrument.specs());
+        Map<Position, List<Finding>> fits = new LinkedHashMap<>();
+        replacements.forEach((position, string) -> fits.put(position, check.judge(position, string, form.getLock())));
         boolean wrongPosition = replacements.entrySet().stream()
                 .anyMatch(entry -> entry.getValue().position() != entry.getKey());
-        if (result.hasErrors() || wrongPosition) {
-            return Optional.empty();
+        Optional<ChangeRequest> request = result.hasErrors() || wrongPosition
+                ? Optional.empty()
+                : Optional.of(request(instrument, form, replacements));
+        boolean several = replacements.size() > 1;
+        return new PlanPage(
+                instrument,
+                inspections.beforehand(instrument),
+                PlanChoices.of(instrument.setUp(), ofFamily),
+                Schools.usual(family).choices(),
+                "/instruments/" + instrument.id() + "/plan/card",
+                fits,
+                several ? check.judgeTogether(replacements) : Optional.empty(),
+                request.map(ChangePlanner::plan).map(plan -> course(plan, chosen)),
+                request.filter(there -> several).map(this::comparison),
+                request.isEmpty()
+                        ? List.of()
+                        : OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
+    }
+
+    /** What the form does not say, or says of another instrument, is as it is on this one. */
+    private static void complete(PlanForm form, Instrument instrument) {
+        form.getStrings().retainAll(instrument.setUp().positions());
+        for (Position position : instrument.setUp().positions()) {
+            form.getKinds()
+                    .putIfAbsent(
+                            position,
+                            instrument.string(position).orElseThrow().kind().id());
         }
-        ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)
+        if (!Lock.of(instrument.setUp().family()).contains(form.getLock())) {
+            form.setLock(Schools.USUAL.atPeg().lock());
+        }
+    }
+
+    private static ChangeRequest request(Instrument instrument, PlanForm form, Map<Position, StringSpec> replacements) {
+        return ChangeRequest.usual(instrument.setUp(), instrument.specs(), replacements)
                 .by(form.schools())
                 .on(instrument.particulars())
                 .asService(form.getReason() == Reason.SERVICE)
@@ -270,27 +253,21 @@ class PlanController {
                 .withPegs(form.getPegs().entrySet().stream()
                         .filter(entry -> entry.getValue() != null)
                         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
-        ChangePlan plan = ChangePlanner.plan(request);
-        if (replacements.size() > 1) {
-            List<Compared> comparison = Compared.of(ChangePlanner.compare(request), request.schools());
-            model.addAttribute("comparison", comparison);
-            model.addAttribute("picture", picture.of(comparison, request.bands()));
-        }
-        model.addAttribute("advice", OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
-        model.addAttribute("plan", plan);
-        model.addAttribute("passages", Passage.of(plan));
-        model.addAttribute("laidOut", KitController.laidOut(plan.kit()));
-        model.addAttribute("myKit", habits.kit());
-        model.addAttribute(
-                "packets",
+    }
+
+    private Course course(ChangePlan plan, Map<Position, StringKind> chosen) {
+        return Course.of(
+                plan,
+                habits.kit(),
                 plan.order().stream()
-                        .map(position -> Map.entry(
-                                position,
-                                byId.get(form.getKinds().get(position)).label()))
+                        .map(position ->
+                                Map.entry(position, chosen.get(position).label()))
                         .toList());
-        model.addAttribute("track", LoadTrack.of(plan, -1, 680, 190));
-        model.addAttribute("narrowTrack", LoadTrack.of(plan, -1, 370, 170));
-        return Optional.of(plan);
+    }
+
+    private PlanPage.Comparison comparison(ChangeRequest request) {
+        List<Compared> ways = Compared.of(ChangePlanner.compare(request), request.schools());
+        return new PlanPage.Comparison(ways, picture.of(ways, request.bands()));
     }
 
     private static Map<Position, Set<Position>> over(Instrument instrument, PlanForm form) {
@@ -302,15 +279,5 @@ class PlanController {
             over.put(position, there);
         });
         return over;
-    }
-
-    private static Map<Position, List<Position>> neighbours(Instrument instrument) {
-        Map<Position, List<Position>> neighbours = new EnumMap<>(Position.class);
-        for (Position position : instrument.setUp().positions()) {
-            List<Position> beside = new ArrayList<>(instrument.setUp().positions());
-            beside.removeIf(other -> !other.isNeighbourOf(position));
-            neighbours.put(position, beside);
-        }
-        return neighbours;
     }
 }

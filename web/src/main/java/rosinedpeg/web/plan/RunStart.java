@@ -7,7 +7,6 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
-import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.plan.ChangePlan;
@@ -15,11 +14,9 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.findings.Beforehand;
-import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
-import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.platform.Constraint;
 
 /**
@@ -29,23 +26,14 @@ import rosinedpeg.web.platform.Constraint;
 @Component
 class RunStart {
 
-    private final Inspections inspections;
     private final Notes notes;
     private final Benches benches;
     private final TransactionTemplate transaction;
 
-    RunStart(Inspections inspections, Notes notes, Benches benches, PlatformTransactionManager transactions) {
-        this.inspections = inspections;
+    RunStart(Notes notes, Benches benches, PlatformTransactionManager transactions) {
         this.notes = notes;
         this.benches = benches;
         this.transaction = new TransactionTemplate(transactions);
-    }
-
-    /** {@return what has to be known before anybody works on an instrument, shown with the plan} */
-    Beforehand tell(Instrument instrument, Model model) {
-        Beforehand beforehand = inspections.beforehand(instrument);
-        model.addAttribute("beforehand", beforehand);
-        return beforehand;
     }
 
     /** Whether the work may begin; if it has to be looked at first and was not, that is said. */

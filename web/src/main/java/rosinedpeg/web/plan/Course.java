@@ -1,0 +1,43 @@
+package rosinedpeg.web.plan;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Material;
+import rosinedpeg.core.plan.Passage;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.drawing.Tool;
+
+/**
+ * A plan as a page shows it: what it comes to, what it needs and every step.
+ *
+ * @param plan the plan
+ * @param passages its steps, folded by string
+ * @param laidOut how each thing it needs lies on the cloth
+ * @param myKit what of that is in the kit of whoever looks
+ * @param packets the new strings in the order they are opened, with what each is; none where the work changes no string
+ * @param track the load on the post from step to step
+ * @param narrowTrack the same for a phone
+ */
+record Course(
+        ChangePlan plan,
+        List<Passage> passages,
+        Map<Material, Tool> laidOut,
+        Set<Material> myKit,
+        List<Map.Entry<Position, String>> packets,
+        LoadTrack track,
+        LoadTrack narrowTrack) {
+
+    static Course of(ChangePlan plan, Set<Material> myKit, List<Map.Entry<Position, String>> packets) {
+        return new Course(
+                plan,
+                Passage.of(plan),
+                Tool.laidOut(plan.kit()),
+                myKit,
+                packets,
+                LoadTrack.of(plan, -1, 680, 190),
+                LoadTrack.of(plan, -1, 370, 170));
+    }
+}
