@@ -1,0 +1,287 @@
+package rosinedpeg.web.bench;
+
+import java.time.Clock;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.causes.BreakCause;
+import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.figure.Evidence;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.Reading;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
+import rosinedpeg.core.plan.StepKind;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.setup.Place;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.winding.WindingChoice;
+import rosinedpeg.core.winding.WindingPlan;
+import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.InstrumentGrounds;
+import rosinedpeg.core.working.TuningGrounds;
+import rosinedpeg.web.aftercare.Aftercare;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.drawing.InstrumentDrawing;
+import rosinedpeg.web.drawing.LoadTrack;
+import rosinedpeg.web.drawing.PegboxDrawing;
+import rosinedpeg.web.drawing.StringState;
+import rosinedpeg.web.drawing.View;
+import rosinedpeg.web.findings.Inspections;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.listen.Tuner;
+
+/** Puts together what the bench shows of a run. */
+@Component
+class BenchPages {
+
+    /** How many steps a device can go on without a connection. */
+    private static final int AHEAD = 20;
+
+    /** Two ways to one figure differ by no more. */
+    private static final double SAME = 1e-6;
+
+    private final Instruments instruments;
+    private final Aftercare aftercare;
+    private final Inspections inspections;
+    private final StringKinds kinds;
+    private final Tuner tuner;
+    private final Clock clock;
+
+    BenchPages(
+            Instruments instruments,
+            Aftercare aftercare,
+            Inspections inspections,
+            StringKinds kinds,
+            Tuner tuner,
+            Clock clock) {
+        this.instruments = instruments;
+        this.aftercare = aftercare;
+        this.inspections = inspections;
+        this.kinds = kinds;
+        this.tuner = tuner;
+        this.clock = clock;
+    }
+
+    /**
+     * A run as it stands.
+     *
+     * @param run the run
+     * @param moved whether a press was not taken because the run had moved on
+     * @param wrongMissing the mishap that was told without saying where
+     * @return its page
+     */
+    BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
+        Instrument instrument = instruments.get(run.instrumentId());
+        BenchState state = run.state();
+        Optional<Step> step = state.now();
+        boolean looking = step.filter(now -> now.kind() == StepKind.LOOK_OVER).isPresent();
+        int reached = step.map(Step::index).orElse(run.steps());
+        return new BenchPage(
+                run,
+                instrument,
+                looking ? Optional.of(inspections.beforehand(instrument)) : Optional.empty(),
+                state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
+                tuner.there(),
+                causes(state),
+                step.flatMap(now -> round(run, now, instrument)),
+                ahead(state),
+                step.map(now -> workings(run, now, instrument)).orElse(StepWorkings.NONE),
+                LoadTrack.of(state.plan(), reached, 960, 124),
+                LoadTrack.of(state.plan(), reached, 370, 140),
+                drawing(state, step, instrument),
+                step.filter(now -> now.kind().winds()).map(now -> pegbox(run, now, instrument)),
+                UUID.randomUUID(),
+                clock.instant(),
+                moved,
+                wrongMissing);
+    }
+
+    /**
+     * Which of the step's figures can show how they came about. One that was worked out of more than the instrument, its strings
+     * and how they are wound is left as it stands.
+     */
+    private StepWorkings workings(Run run, Step step, Instrument instrument) {
+        if (step.figures().isEmpty()) {
+            return StepWorkings.NONE;
+        }
+        ChangePlan plan = run.state().plan();
+        InstrumentGrounds grounds =
+                InstrumentGrounds.of(plan.setUp(), instrument.specs()).sticking(instrument.stuck());
+        Optional<Double> raisedTo = Optional.ofNullable(step.figures().get(StepFigure.TENSION_SHARE))
+                .map(Figure::value);
+        if (raisedTo.isPresent()) {
+            grounds = grounds.raisedTo(raisedTo.get());
+        }
+        Position position = step.position();
+        InstrumentGrounds trimmed = grounds;
+        Optional<WindingChoice> winding = Optional.empty();
+        if (position != null) {
+            StringSpec string =
+                    strings(run, instrument, run.replacements().keySet()).get(position);
+            if (string == null) {
+                return StepWorkings.NONE;
+            }
+            winding = Optional.of(plan.windingOf(position));
+            grounds = grounds.about(string, winding.get());
+            double trimMm = WindingPlan.of(plan.setUp(), string, winding.get()).trimMm();
+            trimmed = grounds.about(string.shortenedBy(trimMm), winding.get());
+        }
+        Map<StepFigure, InstrumentFigure> worked = new EnumMap<>(StepFigure.class);
+        Set<StepFigure> ofTrimmed = EnumSet.noneOf(StepFigure.class);
+        for (Map.Entry<StepFigure, Figure> shown : step.figures().entrySet()) {
+            InstrumentFigure figure = InstrumentFigure.of(step.kind(), shown.getKey());
+            if (is(shown.getValue(), figure, grounds)) {
+                worked.put(shown.getKey(), figure);
+            } else if (is(shown.getValue(), figure, trimmed)) {
+                worked.put(shown.getKey(), figure);
+                ofTrimmed.add(shown.getKey());
+            }
+        }
+        Optional<UUID> kind =
+                Optional.ofNullable(position).map(there -> run.replacements().get(there));
+        return new StepWorkings(worked, ofTrimmed, raisedTo, winding, kind);
+    }
+
+    private static boolean is(Figure shown, InstrumentFigure worked, InstrumentGrounds grounds) {
+        return Math.abs(worked.value(grounds) - shown.value()) < SAME;
+    }
+
+    /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
+    private View pegbox(Run run, Step step, Instrument instrument) {
+        Map<Position, StringSpec> specs =
+                strings(run, instrument, run.replacements().keySet());
+        ChangePlan plan = run.state().plan();
+        Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
+        specs.keySet().forEach(position -> choices.put(position, plan.windingOf(position)));
+        StrungPegbox pegbox = new StrungPegbox(plan.setUp(), specs, choices);
+        return PegboxDrawing.of(pegbox, specs.values(), List.of(), step.position())
+                .above();
+    }
+
+    /** What may be behind the last break, while what is left of the string is taken out. */
+    private static List<BreakCause> causes(BenchState state) {
+        return state.now()
+                .filter(step -> step.kind() == StepKind.TAKE_OUT_REMAINS)
+                .flatMap(step -> state.mishaps().stream()
+                        .filter(mishap ->
+                                mishap.kind() == Mishap.Kind.STRING_BROKE && mishap.position() == step.position())
+                        .reduce((earlier, later) -> later))
+                .map(broke -> BreakCause.of(broke.position(), broke.place()))
+                .orElse(List.of());
+    }
+
+    /** The strings of the instrument, those at some positions replaced by what the run puts on. */
+    private Map<Position, StringSpec> strings(Run run, Instrument instrument, Collection<Position> replaced) {
+        Map<UUID, StringKind> known = kinds.all();
+        Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
+        replaced.forEach(position ->
+                specs.put(position, known.get(run.replacements().get(position)).spec()));
+        return specs;
+    }
+
+    /** What to touch next, and how far the others sink with it, where pitches are read. */
+    private Optional<BenchPage.Round> round(Run run, Step step, Instrument instrument) {
+        if (!step.readings().contains(Reading.PITCH)) {
+            return Optional.empty();
+        }
+        Tuned tuned = tuned(run, step, instrument);
+        return tuned.grounds().next().map(next -> new BenchPage.Round(next, tuned.learnedFrom()));
+    }
+
+    /** {@return what tuning at a step rests on} */
+    TuningGrounds tuning(Run run, Step step) {
+        return tuned(run, step, instruments.get(run.instrumentId())).grounds();
+    }
+
+    private Tuned tuned(Run run, Step step, Instrument instrument) {
+        BenchState state = run.state();
+        Set<Position> replaced = EnumSet.noneOf(Position.class);
+        replaced.addAll(state.changed());
+        Position raised = step.kind().raisesTension() ? step.position() : null;
+        if (raised != null && run.replacements().containsKey(raised)) {
+            replaced.add(raised);
+        }
+        SetUp setUp = state.plan().setUp();
+        Map<Position, StringSpec> specs = strings(run, instrument, replaced);
+        Evidence evidence = Coupling.add(instrument.coupling(), Learned.sinkings(setUp, specs, run.events()));
+        return new Tuned(
+                new TuningGrounds(
+                        setUp,
+                        specs,
+                        state.tensionsN(),
+                        Coupling.figure(setUp.family(), evidence),
+                        Optional.ofNullable(raised),
+                        Optional.empty()),
+                evidence.readings());
+    }
+
+    /**
+     * What tuning at a step rests on.
+     *
+     * @param grounds that
+     * @param learnedFrom from how many readings the instrument's give is known
+     */
+    private record Tuned(TuningGrounds grounds, int learnedFrom) {}
+
+    /** Steps that can be shown without a connection: the next ones, as far as nothing is asked for in between. */
+    private static List<BenchPage.Ahead> ahead(BenchState state) {
+        List<Step> steps = state.plan().steps();
+        if (state.over() || state.askedAgain() >= 0 || state.heldByBridge()) {
+            return List.of();
+        }
+        Set<Position> dry = state.owed().stream()
+                .map(steps::get)
+                .filter(step -> step.kind() == StepKind.GRAPHITE)
+                .map(Step::position)
+                .collect(Collectors.toSet());
+        return IntStream.range(state.reached() + 1, Math.min(steps.size(), state.reached() + 1 + AHEAD))
+                .takeWhile(index -> !steps.get(index).kind().raisesTension()
+                        || !dry.contains(steps.get(index).position()))
+                .takeWhile(index -> !state.heldByBridgeAt(steps.get(index)))
+                .mapToObj(index -> new BenchPage.Ahead(steps.get(index), steps.get(index - 1)))
+                .toList();
+    }
+
+    private static InstrumentDrawing drawing(BenchState state, Optional<Step> step, Instrument instrument) {
+        Map<Position, Double> diameters = new EnumMap<>(Position.class);
+        instrument
+                .strings()
+                .forEach(string ->
+                        diameters.put(string.position(), string.kind().spec().diameterMm()));
+        Map<Position, StringState> states = new EnumMap<>(Position.class);
+        List<Position> positions = state.plan().setUp().positions();
+        for (Position position : positions) {
+            double tensionN = state.tensionsN().getOrDefault(position, 0.0);
+            double full = state.plan().tensionsBeforeN().getOrDefault(position, tensionN);
+            boolean worked = step.filter(now -> now.position() == position).isPresent();
+            StringState drawn = tensionN == 0
+                    ? StringState.OFF
+                    : InstrumentLoad.isAside(tensionN, full) ? StringState.SET_ASIDE : StringState.ON;
+            states.put(position, drawn == StringState.ON && worked ? StringState.WORKED_ON : drawn);
+        }
+        return InstrumentDrawing.of(
+                state.plan().setUp(),
+                diameters,
+                states,
+                step.map(now -> now.kind().place()).orElse(Place.WHOLE),
+                step.map(Step::position).orElse(null));
+    }
+}
