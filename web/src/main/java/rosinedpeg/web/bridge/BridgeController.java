@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -37,7 +38,6 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.drawing.BridgeDrawing;
 import rosinedpeg.web.drawing.DrawingFile;
 import rosinedpeg.web.drawing.GrooveDrawing;
-import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
@@ -46,6 +46,7 @@ import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -81,7 +82,7 @@ class BridgeController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        show(instruments.get(id), form, result, model);
+        Page.lay(page(instruments.get(id), form, result), model);
         return Htmx.asks(request) ? "bridge/bridge :: stance" : "bridge/bridge";
     }
 
@@ -95,11 +96,13 @@ class BridgeController {
             Model model,
             RedirectAttributes redirect) {
         Instrument instrument = instruments.get(id);
-        Stance stance = show(instrument, form, result, model);
+        BridgePage page = page(instrument, form, result);
+        BridgePage.Stance stance = page.stance();
         if (result.hasErrors() || !stance.read()) {
+            Page.lay(page, model);
             return "bridge/bridge";
         }
-        measureGap(instrument, stance.lean(), form.press());
+        measureGap(instrument, stance.lean(), Entry.press(form.press()));
         redirect.addFlashAttribute("notice", "bridge.recorded");
         return "redirect:/instruments/" + id + "/bridge";
     }
@@ -115,19 +118,21 @@ class BridgeController {
             Model model,
             RedirectAttributes redirect) {
         Instrument instrument = instruments.get(id);
-        Stance stance = show(instrument, form, result, model);
+        BridgePage page = page(instrument, form, result);
+        BridgePage.Stance stance = page.stance();
         if (picture == null || !pictures.isPicture(picture)) {
             result.rejectValue("picture", "bridge.picture.wrong");
         }
-        if (form.getPlate().isBlank()) {
+        if (form.plate().isBlank()) {
             result.rejectValue("plate", "bridge.lines.first");
         }
         if (result.hasErrors() || stance.lines().isEmpty()) {
+            Page.lay(page, model);
             return "bridge/bridge";
         }
         Constraint.BRIDGE_PICTURE_ONCE.once(
-                () -> pictures.keep(id, picture, stance.lines().get(), form.press()));
-        Constraint.MEASUREMENT_ONCE.once(() -> measureGap(instrument, stance.lean(), form.press()));
+                () -> pictures.keep(id, picture, stance.lines().get(), Entry.press(form.press())));
+        Constraint.MEASUREMENT_ONCE.once(() -> measureGap(instrument, stance.lean(), Entry.press(form.press())));
         redirect.addFlashAttribute("notice", "bridge.picture.kept");
         return "redirect:/instruments/" + id + "/bridge";
     }
@@ -167,86 +172,66 @@ class BridgeController {
                         1,
                         List.of(BridgeDrawing.front(setUp, instrument.specs(), say)));
             case "grooves" -> {
-                List<Cut> cuts = cuts(instrument);
+                List<BridgePage.Cut> cuts = cuts(instrument);
                 if (cuts.isEmpty()) {
                     throw new NotFoundException("strings of " + id);
                 }
-                String told = String.join(" ", cuts.stream().map(Cut::desc).toList());
+                String told =
+                        String.join(" ", cuts.stream().map(BridgePage.Cut::desc).toList());
                 yield files.of(
                         "bridge-grooves",
                         title,
                         told,
                         GROOVES_MAGNIFIED,
-                        cuts.stream().map(Cut::drawing).toList());
+                        cuts.stream().map(BridgePage.Cut::drawing).toList());
             }
             default -> throw new NotFoundException("drawing " + drawing);
         };
     }
 
-    private Stance show(Instrument instrument, BridgeForm form, BindingResult result, Model model) {
+    private BridgePage page(Instrument instrument, BridgeForm form, BindingResult result) {
         SetUp setUp = instrument.setUp();
-        Stance stance = stance(setUp, form, result);
-        if (form.getPress().isBlank()) {
-            form.setPress(UUID.randomUUID().toString());
-        }
+        BridgePage.Stance stance = stance(setUp, form, result);
         BridgeCurve curve = BridgeCurve.of(setUp);
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("gapRange", gapRange(setUp));
-        model.addAttribute("stance", stance);
-        model.addAttribute("thrust", Thrust.of(setUp, stance.lean()));
-        model.addAttribute("side", BridgeDrawing.side(setUp, stance.lean()));
-        model.addAttribute("sideTold", sideTold(setUp, stance.lean()));
-        model.addAttribute(
-                "gapMm",
-                stance.read() ? gapRange(setUp).clamp(stance.lean().gapMm(setUp.value(Quantity.BRIDGE_HEIGHT))) : null);
-        model.addAttribute("footMm", setUp.value(Quantity.FOOT_DEPTH));
-        model.addAttribute("front", BridgeDrawing.front(setUp, instrument.specs(), say));
-        model.addAttribute("frontTold", frontTold(setUp));
-        model.addAttribute("middles", middles(setUp, curve));
-        model.addAttribute("evening", curve.evening());
-        model.addAttribute(
-                "prouder",
-                curve.evening().index().isPresent()
-                        ? Position.ofNumber(setUp.positions().size()
-                                - curve.evening().index().getAsInt())
-                        : null);
-        model.addAttribute(
-                "curveOrigin",
-                setUp.weakestOrigin(setUp.positions().stream()
-                        .map(position -> Measurable.of(Quantity.STRING_HEIGHT, position))
-                        .toList()));
-        model.addAttribute("cuts", cuts(instrument));
-        model.addAttribute("drags", drags(instrument));
-        model.addAttribute("pictures", pictures.of(instrument.id()));
-        model.addAttribute(
-                "origin",
-                setUp.weakestOrigin(
-                        Quantity.BRIDGE_HEIGHT,
-                        Quantity.FOOT_DEPTH,
-                        Quantity.TOP_THICKNESS,
-                        Quantity.FRONT_ANGLE,
-                        Quantity.BACK_ANGLE));
-        return stance;
+        BridgeCurve.Evening evening = curve.evening();
+        return new BridgePage(
+                instrument,
+                stance,
+                Thrust.of(setUp, stance.lean()),
+                BridgeDrawing.side(setUp, stance.lean()),
+                sideTold(setUp, stance.lean()),
+                BridgeDrawing.front(setUp, instrument.specs(), say),
+                frontTold(setUp),
+                middles(setUp, curve),
+                evening,
+                evening.index().isPresent()
+                        ? Optional.of(Position.ofNumber(
+                                setUp.positions().size() - evening.index().getAsInt()))
+                        : Optional.empty(),
+                cuts(instrument),
+                drags(instrument),
+                pictures.of(instrument.id()));
     }
 
     /** What the form shows of the bridge's stance: lines on a picture, a typed gap, or what was measured last. */
-    private static Stance stance(SetUp setUp, BridgeForm form, BindingResult result) {
+    private static BridgePage.Stance stance(SetUp setUp, BridgeForm form, BindingResult result) {
         double heightMm = setUp.value(Quantity.BRIDGE_HEIGHT);
-        if (!form.getPlate().isBlank()) {
-            Optional<PictureLines> lines = PictureLines.of(form.getPlate(), form.getBack(), form.isLeft());
+        if (!form.plate().isBlank()) {
+            Optional<PictureLines> lines = PictureLines.of(form.plate(), form.back(), form.left());
             try {
                 Lean lean = lines.orElseThrow(IllegalArgumentException::new).lean();
-                return new Stance(lean, true, lines, Origin.MEASURED);
+                return new BridgePage.Stance(lean, true, lines, Origin.MEASURED);
             } catch (IllegalArgumentException tooFarFromSquare) {
                 result.rejectValue("plate", "bridge.lines.wrong");
             }
-        } else if (!form.getGap().isBlank()) {
-            OptionalDouble gapMm = Entry.number(result, "gap", form.getGap(), gapRange(setUp));
+        } else if (!form.gap().isBlank()) {
+            OptionalDouble gapMm = Entry.number(result, "gap", form.gap(), gapRange(setUp));
             if (gapMm.isPresent()) {
-                return new Stance(Lean.fromGap(gapMm.getAsDouble(), heightMm), true, Optional.empty(), Origin.MEASURED);
+                return new BridgePage.Stance(
+                        Lean.fromGap(gapMm.getAsDouble(), heightMm), true, Optional.empty(), Origin.MEASURED);
             }
         }
-        return new Stance(
+        return new BridgePage.Stance(
                 Lean.of(setUp),
                 false,
                 Optional.empty(),
@@ -281,7 +266,7 @@ class BridgeController {
 
     private String frontTold(SetUp setUp) {
         List<String> told = new ArrayList<>();
-        for (Middle middle : middles(setUp, BridgeCurve.of(setUp))) {
+        for (BridgePage.Middle middle : middles(setUp, BridgeCurve.of(setUp))) {
             told.add(words.say(
                     "bridge.front.desc",
                     middle.position(),
@@ -301,11 +286,11 @@ class BridgeController {
                 words.say("groove." + groove.depth()));
     }
 
-    private static List<Middle> middles(SetUp setUp, BridgeCurve curve) {
-        List<Middle> middles = new ArrayList<>();
+    private static List<BridgePage.Middle> middles(SetUp setUp, BridgeCurve curve) {
+        List<BridgePage.Middle> middles = new ArrayList<>();
         int strings = setUp.positions().size();
         for (int i = 0; i < strings - 2; i++) {
-            middles.add(new Middle(
+            middles.add(new BridgePage.Middle(
                     Position.ofNumber(strings - 1 - i),
                     curve.proudMm().get(i),
                     curve.bowingAngleDeg().get(i),
@@ -314,14 +299,14 @@ class BridgeController {
         return middles;
     }
 
-    private List<Cut> cuts(Instrument instrument) {
+    private List<BridgePage.Cut> cuts(Instrument instrument) {
         SetUp setUp = instrument.setUp();
-        List<Cut> cuts = new ArrayList<>();
+        List<BridgePage.Cut> cuts = new ArrayList<>();
         for (boolean ofBridge : new boolean[] {true, false}) {
             instrument.specs().forEach((position, string) -> {
                 Groove groove = ofBridge ? Groove.ofBridge(setUp, string) : Groove.ofNut(setUp, string);
                 Quantity depth = ofBridge ? Quantity.BRIDGE_GROOVE_DEPTH : Quantity.NUT_GROOVE_DEPTH;
-                cuts.add(new Cut(
+                cuts.add(new BridgePage.Cut(
                         position,
                         ofBridge,
                         groove,
@@ -333,12 +318,12 @@ class BridgeController {
         return cuts;
     }
 
-    private static List<StringDrag> drags(Instrument instrument) {
+    private static List<BridgePage.StringDrag> drags(Instrument instrument) {
         SetUp setUp = instrument.setUp();
         Map<Position, StringSpec> specs = instrument.specs();
         double allN = specs.values().stream().mapToDouble(setUp::tensionN).sum();
         return specs.entrySet().stream()
-                .map(entry -> new StringDrag(
+                .map(entry -> new BridgePage.StringDrag(
                         entry.getKey(),
                         Drag.ofRaising(
                                         setUp,
@@ -356,105 +341,24 @@ class BridgeController {
     }
 
     /**
-     * How the bridge stands.
+     * What is typed, or drawn on a picture.
      *
-     * @param lean its lean
-     * @param read whether that was read just now, from a card or a picture
-     * @param lines the lines of the picture
-     * @param origin whether it was measured at all
+     * @param gap the gap under a card, as typed
+     * @param plate the line along the plate on the picture
+     * @param back the line along the bridge's back on it
+     * @param left whether the tailpiece is on the left of it
+     * @param press the press of the button
+     * @param picture the picture, when it is to be kept
      */
-    public record Stance(Lean lean, boolean read, Optional<PictureLines> lines, Origin origin) {}
+    record BridgeForm(String gap, String plate, String back, Boolean left, String press, MultipartFile picture) {
 
-    /**
-     * A middle string on the curve of the bridge.
-     *
-     * @param position the string
-     * @param proudMm how far it stands over the line past it
-     * @param bowingDeg the room to bow it alone
-     * @param radiusMm of the circle through it and its neighbours
-     */
-    public record Middle(Position position, double proudMm, double bowingDeg, double radiusMm) {}
-
-    /**
-     * A groove cut across.
-     *
-     * @param position its string
-     * @param ofBridge whether it is in the bridge, rather than in the nut
-     * @param groove its figures
-     * @param drawing of it
-     * @param origin whether its depth was measured
-     * @param desc what is to be seen
-     */
-    public record Cut(Position position, boolean ofBridge, Groove groove, View drawing, Origin origin, String desc) {}
-
-    /**
-     * How far one string leans the bridge on its way from slack to pitch.
-     *
-     * @param position the string
-     * @param dryDeg with dry grooves
-     * @param graphitedDeg with graphite in them
-     */
-    public record StringDrag(Position position, double dryDeg, double graphitedDeg) {}
-
-    /** What is typed, or drawn on a picture. */
-    static class BridgeForm {
-        private String gap = "";
-        private String plate = "";
-        private String back = "";
-        private boolean left = true;
-        private String press = "";
-        private MultipartFile picture;
-
-        UUID press() {
-            return Entry.press(press);
-        }
-
-        public String getGap() {
-            return gap;
-        }
-
-        public void setGap(String gap) {
-            this.gap = gap;
-        }
-
-        public String getPlate() {
-            return plate;
-        }
-
-        public void setPlate(String plate) {
-            this.plate = plate;
-        }
-
-        public String getBack() {
-            return back;
-        }
-
-        public void setBack(String back) {
-            this.back = back;
-        }
-
-        public boolean isLeft() {
-            return left;
-        }
-
-        public void setLeft(boolean left) {
-            this.left = left;
-        }
-
-        public String getPress() {
-            return press;
-        }
-
-        public void setPress(String press) {
-            this.press = press;
-        }
-
-        public MultipartFile getPicture() {
-            return picture;
-        }
-
-        public void setPicture(MultipartFile picture) {
-            this.picture = picture;
+        /** What is not sent is empty. */
+        BridgeForm {
+            gap = Objects.requireNonNullElse(gap, "");
+            plate = Objects.requireNonNullElse(plate, "");
+            back = Objects.requireNonNullElse(back, "");
+            left = left == null || left;
+            press = Entry.press(press).toString();
         }
     }
 }

@@ -186,10 +186,10 @@ public final class Entry {
         return Optional.of(trimmed);
     }
 
-    /** {@return the press of a button as its page sends it; a new one when that was tampered with} */
+    /** {@return the press of a button as its page sends it; a new one when it sends none, or that was tampered with} */
     public static UUID press(String text) {
         try {
-            return UUID.fromString(text);
+            return text == null ? UUID.randomUUID() : UUID.fromString(text);
         } catch (IllegalArgumentException tampered) {
             return UUID.randomUUID();
         }
