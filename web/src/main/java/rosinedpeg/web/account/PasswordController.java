@@ -39,17 +39,17 @@ class PasswordController {
             @AuthenticationPrincipal SignedIn account,
             HttpSession session,
             RedirectAttributes redirect) {
-        if (!accounts.knows(account, form.getPresent())) {
+        if (!accounts.knows(account, form.present())) {
             result.rejectValue("present", "password.wrong");
         }
-        rejectBadPassword(result, "wanted", form.getWanted());
-        if (!form.getWanted().equals(form.getRepeated())) {
+        rejectBadPassword(result, "wanted", form.wanted());
+        if (!form.wanted().equals(form.repeated())) {
             result.rejectValue("repeated", "password.differs");
         }
         if (result.hasErrors()) {
             return "account/password";
         }
-        accounts.changePassword(account, form.getWanted(), session.getId());
+        accounts.changePassword(account, form.wanted(), session.getId());
         redirect.addFlashAttribute("notice", "password.changed");
         return "redirect:/password";
     }
@@ -60,34 +60,20 @@ class PasswordController {
         }
     }
 
-    /** The three fields. */
-    static class PasswordForm {
-        private String present = "";
-        private String wanted = "";
-        private String repeated = "";
+    /**
+     * The three fields.
+     *
+     * @param present the password as it is
+     * @param wanted as it shall be
+     * @param repeated the same again
+     */
+    record PasswordForm(String present, String wanted, String repeated) {
 
-        public String getPresent() {
-            return present;
-        }
-
-        public void setPresent(String present) {
-            this.present = present;
-        }
-
-        public String getWanted() {
-            return wanted;
-        }
-
-        public void setWanted(String wanted) {
-            this.wanted = wanted;
-        }
-
-        public String getRepeated() {
-            return repeated;
-        }
-
-        public void setRepeated(String repeated) {
-            this.repeated = repeated;
+        /** What is not sent is as on an empty form. */
+        PasswordForm {
+            present = present == null ? "" : present;
+            wanted = wanted == null ? "" : wanted;
+            repeated = repeated == null ? "" : repeated;
         }
     }
 }

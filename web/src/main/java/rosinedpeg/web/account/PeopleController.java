@@ -1,5 +1,6 @@
 package rosinedpeg.web.account;
 
+import java.util.List;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -13,6 +14,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -29,8 +31,7 @@ class PeopleController {
     @OpenTo(Role.KEEPER)
     @GetMapping("/people")
     String people(@ModelAttribute("form") PersonForm form, @AuthenticationPrincipal SignedIn account, Model model) {
-        model.addAttribute("people", accounts.people(account.workshopId()));
-        model.addAttribute("roles", Role.values());
+        Page.lay(new PeoplePage(accounts.people(account.workshopId()), Role.values()), model);
         return "account/people";
     }
 
@@ -42,18 +43,14 @@ class PeopleController {
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect) {
-        Entry.text(result, "name", form.getName(), 80);
-        if (!form.getSignIn().strip().matches("[A-Za-z0-9][A-Za-z0-9.@_-]{1,59}")) {
+        Entry.text(result, "name", form.name(), 80);
+        if (!form.signIn().strip().matches("[A-Za-z0-9][A-Za-z0-9.@_-]{1,59}")) {
             result.rejectValue("signIn", "people.signIn.shape");
         }
-        PasswordController.rejectBadPassword(result, "password", form.getPassword());
+        PasswordController.rejectBadPassword(result, "password", form.password());
         if (!result.hasErrors()
                 && !accounts.add(
-                        account.workshopId(),
-                        form.getSignIn(),
-                        form.getName().strip(),
-                        form.getRole(),
-                        form.getPassword())) {
+                        account.workshopId(), form.signIn(), form.name().strip(), form.role(), form.password())) {
             result.rejectValue("signIn", "people.signIn.taken");
         }
         if (result.hasErrors()) {
@@ -72,43 +69,30 @@ class PeopleController {
         return "redirect:/people";
     }
 
-    /** A new person. */
-    static class PersonForm {
-        private String signIn = "";
-        private String name = "";
-        private Role role = Role.PLAYER;
-        private String password = "";
+    /**
+     * A new person.
+     *
+     * @param signIn what they sign in with
+     * @param name their name
+     * @param role what they may do
+     * @param password their first password
+     */
+    record PersonForm(String signIn, String name, Role role, String password) {
 
-        public String getSignIn() {
-            return signIn;
-        }
-
-        public void setSignIn(String signIn) {
-            this.signIn = signIn;
-        }
-
-        public String getName() {
-            return name;
-        }
-
-        public void setName(String name) {
-            this.name = name;
-        }
-
-        public Role getRole() {
-            return role;
-        }
-
-        public void setRole(Role role) {
-            this.role = role;
-        }
-
-        public String getPassword() {
-            return password;
-        }
-
-        public void setPassword(String password) {
-            this.password = password;
+        /** What is not sent is as on an empty form. */
+        PersonForm {
+            signIn = signIn == null ? "" : signIn;
+            name = name == null ? "" : name;
+            role = role == null ? Role.PLAYER : role;
+            password = password == null ? "" : password;
         }
     }
+
+    /**
+     * Who works here.
+     *
+     * @param people everybody
+     * @param roles what somebody can be
+     */
+    record PeoplePage(List<SignedIn> people, Role[] roles) {}
 }

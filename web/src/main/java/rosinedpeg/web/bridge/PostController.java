@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -16,6 +17,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBand;
@@ -23,10 +25,12 @@ import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawing.SchoolsChart;
+import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 
@@ -56,7 +60,7 @@ class PostController {
     @GetMapping("/instruments/{id}/post")
     String look(@PathVariable UUID id, Model model) {
         Instrument instrument = instruments.strung(id);
-        model.addAttribute("form", BandsForm.of(instrument.bands()));
+        model.addAttribute("form", BandsForm.of(instrument));
         return show(instrument, model);
     }
 
@@ -69,14 +73,14 @@ class PostController {
             Model model,
             RedirectAttributes redirect) {
         Instrument instrument = instruments.strung(id);
-        OptionalDouble held = Entry.number(result, "held", form.getHeld(), HELD_FROM);
-        OptionalDouble light = Entry.number(result, "light", form.getLight(), LIGHT_FROM);
-        OptionalDouble thin = Entry.number(result, "thin", form.getThin(), THIN_FROM);
+        OptionalDouble held = Entry.number(result, "held", form.held(), HELD_FROM);
+        OptionalDouble light = Entry.number(result, "light", form.light(), LIGHT_FROM);
+        OptionalDouble thin = Entry.number(result, "thin", form.thin(), THIN_FROM);
         if (light.isPresent() && held.isPresent() && light.getAsDouble() >= held.getAsDouble()) {
-            result.rejectValue("light", "post.falls", new Object[] {form.getHeld()}, null);
+            result.rejectValue("light", "post.falls", new Object[] {form.held()}, null);
         }
         if (thin.isPresent() && light.isPresent() && thin.getAsDouble() >= light.getAsDouble()) {
-            result.rejectValue("thin", "post.falls", new Object[] {form.getLight()}, null);
+            result.rejectValue("thin", "post.falls", new Object[] {form.light()}, null);
         }
         if (result.hasErrors()) {
             return show(instrument, model);
@@ -84,7 +88,7 @@ class PostController {
         try {
             instruments.setBands(
                     id,
-                    form.getVersion(),
+                    form.version(),
                     new LoadBands(held.getAsDouble() / 100, light.getAsDouble() / 100, thin.getAsDouble() / 100));
         } catch (OptimisticLockingFailureException meanwhile) {
             LoadBands now = instruments.get(id).bands();
@@ -102,24 +106,18 @@ class PostController {
     private String show(Instrument instrument, Model model) {
         LoadBands bands = instrument.bands();
         List<Off> offs = offs(instrument);
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("offs", offs);
-        model.addAttribute("whole", instrument.setUp().tensionsN(instrument.specs()));
-        model.addAttribute(
-                "picture",
-                SchoolsChart.of(
-                        offs.stream()
-                                .map(off -> new SchoolsChart.Row(
-                                        off.off().stream().map(Enum::name).collect(Collectors.joining(" ")),
-                                        off.shares().treble(),
-                                        false,
-                                        ""))
-                                .toList(),
-                        bands.heldFrom(),
-                        bands.thinFrom(),
-                        say));
-        model.addAttribute("origin", InstrumentLoad.origin(instrument.setUp()));
-        model.addAttribute("usual", bands.equals(LoadBands.USUAL));
+        View picture = SchoolsChart.of(
+                offs.stream()
+                        .map(off -> new SchoolsChart.Row(
+                                off.off().stream().map(Enum::name).collect(Collectors.joining(" ")),
+                                off.shares().treble(),
+                                false,
+                                ""))
+                        .toList(),
+                bands.heldFrom(),
+                bands.thinFrom(),
+                say);
+        Page.lay(new PostPage(instrument, offs, picture), model);
         return "bridge/post";
     }
 
@@ -153,54 +151,58 @@ class PostController {
      * @param band what that means for the post
      * @param refused whether a plan that does this is refused
      */
-    public record Off(
-            List<Position> off, Map<Position, Double> leftN, LoadShares shares, LoadBand band, boolean refused) {}
+    record Off(List<Position> off, Map<Position, Double> leftN, LoadShares shares, LoadBand band, boolean refused) {}
 
-    /** The limits of the bands, in per cent. */
-    static class BandsForm {
-        private String held = "";
-        private String light = "";
-        private String thin = "";
-        private int version;
+    /**
+     * The limits of the bands, in per cent.
+     *
+     * @param held from where the post is held
+     * @param light from where it is lightly held
+     * @param thin from where it is thinly held
+     * @param version the instrument as it was seen
+     */
+    record BandsForm(String held, String light, String thin, Integer version) {
 
-        static BandsForm of(LoadBands bands) {
-            BandsForm form = new BandsForm();
-            form.held = Say.percent(bands.heldFrom());
-            form.light = Say.percent(bands.lightFrom());
-            form.thin = Say.percent(bands.thinFrom());
-            return form;
+        /** What is not sent is as on an empty form. */
+        BandsForm {
+            held = held == null ? "" : held;
+            light = light == null ? "" : light;
+            thin = thin == null ? "" : thin;
+            version = Objects.requireNonNullElse(version, 0);
         }
 
-        public int getVersion() {
-            return version;
+        static BandsForm of(Instrument instrument) {
+            LoadBands bands = instrument.bands();
+            return new BandsForm(
+                    Say.percent(bands.heldFrom()),
+                    Say.percent(bands.lightFrom()),
+                    Say.percent(bands.thinFrom()),
+                    instrument.version());
+        }
+    }
+
+    /**
+     * What is left on the post.
+     *
+     * @param instrument the instrument
+     * @param offs each string off by itself, then each pair of neighbours
+     * @param picture the load of each, drawn
+     */
+    record PostPage(Instrument instrument, List<Off> offs, View picture) {
+
+        /** {@return what every string carries at pitch, in N} */
+        public Map<Position, Double> whole() {
+            return instrument.setUp().tensionsN(instrument.specs());
         }
 
-        public void setVersion(int version) {
-            this.version = version;
+        /** {@return how well the load is known} */
+        public Origin origin() {
+            return InstrumentLoad.origin(instrument.setUp());
         }
 
-        public String getHeld() {
-            return held;
-        }
-
-        public void setHeld(String held) {
-            this.held = held;
-        }
-
-        public String getLight() {
-            return light;
-        }
-
-        public void setLight(String light) {
-            this.light = light;
-        }
-
-        public String getThin() {
-            return thin;
-        }
-
-        public void setThin(String thin) {
-            this.thin = thin;
+        /** {@return whether this post wants no more than any other} */
+        public boolean usual() {
+            return instrument.bands().equals(LoadBands.USUAL);
         }
     }
 }

@@ -2,6 +2,7 @@ package rosinedpeg.web.fit;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.http.ResponseEntity;
@@ -10,6 +11,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.setup.Quantity;
@@ -26,6 +29,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -56,23 +60,7 @@ class FitController {
             @RequestParam(required = false) UUID kind,
             Model model,
             HttpServletRequest request) {
-        Laid laid = laid(id, string, kind);
-        SetUp setUp = laid.instrument().setUp();
-        model.addAttribute("instrument", laid.instrument());
-        model.addAttribute("string", laid.position());
-        model.addAttribute("kinds", laid.offered());
-        model.addAttribute("kind", laid.kind());
-        if (laid.kind() != null) {
-            model.addAttribute("drawing", FitDrawing.of(setUp, laid.kind().spec()));
-            model.addAttribute("findings", laid.findings());
-            model.addAttribute("told", laid.told());
-            model.addAttribute("bridge", setUp.figure(Quantity.AFTERLENGTH));
-            model.addAttribute("nutMm", nutMm(setUp));
-            model.addAttribute("nutOrigin", setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH));
-            model.addAttribute("pegMm", nutMm(setUp) + setUp.value(Quantity.NUT_TO_PEG, laid.position()));
-            model.addAttribute("turns", Turns.of(setUp, laid.kind().spec()));
-            model.addAttribute("tensionN", setUp.tensionN(laid.kind().spec()));
-        }
+        Page.lay(laid(id, string, kind), model);
         return Htmx.asks(request) ? "fit/fit :: laid" : "fit/fit";
     }
 
@@ -82,60 +70,94 @@ class FitController {
             @PathVariable UUID id,
             @RequestParam(defaultValue = "I") Position string,
             @RequestParam(required = false) UUID kind) {
-        Laid laid = laid(id, string, kind);
-        if (laid.kind() == null) {
-            throw new NotFoundException("string to lay along " + id);
-        }
-        FitDrawing drawing =
-                FitDrawing.of(laid.instrument().setUp(), laid.kind().spec());
+        FitPage page = laid(id, string, kind);
+        Laid laid = page.laid().orElseThrow(() -> new NotFoundException("string to lay along " + id));
         return files.of(
-                "fit-" + laid.position(),
-                words.say("fit.title", laid.instrument().name()),
+                "fit-" + page.string(),
+                words.say("fit.title", page.instrument().name()),
                 laid.told(),
                 1,
-                List.of(drawing.tail(), drawing.peg()));
+                List.of(laid.drawing().tail(), laid.drawing().peg()));
     }
 
-    private Laid laid(UUID id, Position string, UUID kind) {
+    private FitPage laid(UUID id, Position wanted, UUID kind) {
         Instrument instrument = instruments.get(id);
-        Position position = instrument.setUp().positions().contains(string) ? string : Position.I;
+        Position position = instrument.setUp().positions().contains(wanted) ? wanted : Position.I;
         List<StringKind> offered = kinds.of(instrument.setUp().family(), position);
-        UUID on = instrument.string(position).map(fitted -> fitted.kind().id()).orElse(null);
-        StringKind chosen = offered.stream()
-                .filter(one -> one.id().equals(kind == null ? on : kind))
-                .findFirst()
-                .orElse(offered.isEmpty() ? null : offered.get(0));
-        List<Finding> findings = chosen == null
-                ? List.of()
-                : FitCheck.of(instrument.setUp(), instrument.specs()).judge(position, chosen.spec());
-        return new Laid(instrument, position, offered, chosen, findings, told(instrument, position, chosen, findings));
+        Optional<UUID> chosen = Optional.ofNullable(kind)
+                .or(() ->
+                        instrument.string(position).map(fitted -> fitted.kind().id()));
+        return new FitPage(
+                instrument,
+                position,
+                offered,
+                offered.stream()
+                        .filter(one -> chosen.isPresent() && one.id().equals(chosen.get()))
+                        .findFirst()
+                        .or(() -> offered.stream().findFirst())
+                        .map(one -> laid(instrument, position, one)));
     }
 
-    private String told(Instrument instrument, Position position, StringKind kind, List<Finding> findings) {
-        if (kind == null) {
-            return "";
-        }
+    private Laid laid(Instrument instrument, Position position, StringKind kind) {
         SetUp setUp = instrument.setUp();
-        return words.say(
+        List<Finding> findings = FitCheck.of(setUp, instrument.specs()).judge(position, kind.spec());
+        double nutMm = setUp.value(Quantity.AFTERLENGTH) + setUp.value(Quantity.VIBRATING_LENGTH);
+        Turns turns = Turns.of(setUp, kind.spec());
+        String told = words.say(
                 "fit.desc",
                 position,
                 Say.number(kind.spec().tailSilkEndMm(), 0),
                 Say.number(setUp.value(Quantity.AFTERLENGTH), 0),
                 Say.number(kind.spec().topSilkStartMm(), 0),
-                Say.number(nutMm(setUp), 0),
-                Say.number(Turns.of(setUp, kind.spec()).count(), 1),
+                Say.number(nutMm, 0),
+                Say.number(turns.count(), 1),
                 findings.stream().map(judgements::title).collect(Collectors.joining(", ")));
+        return new Laid(
+                kind,
+                FitDrawing.of(setUp, kind.spec()),
+                findings,
+                told,
+                setUp.figure(Quantity.AFTERLENGTH),
+                nutMm,
+                setUp.weakestOrigin(Quantity.AFTERLENGTH, Quantity.VIBRATING_LENGTH),
+                nutMm + setUp.value(Quantity.NUT_TO_PEG, position),
+                turns,
+                setUp.tensionN(kind.spec()));
     }
 
-    private static double nutMm(SetUp setUp) {
-        return setUp.value(Quantity.AFTERLENGTH) + setUp.value(Quantity.VIBRATING_LENGTH);
-    }
+    /**
+     * A string of the drawer laid along the instrument.
+     *
+     * @param instrument the instrument
+     * @param string where the string would go
+     * @param kinds the kinds that can go there
+     * @param laid the chosen one; empty when there is none
+     */
+    record FitPage(Instrument instrument, Position string, List<StringKind> kinds, Optional<Laid> laid) {}
 
-    private record Laid(
-            Instrument instrument,
-            Position position,
-            List<StringKind> offered,
+    /**
+     * How a string lies.
+     *
+     * @param kind what it is
+     * @param drawing its ends along the instrument
+     * @param findings how it fits
+     * @param told what the drawing shows
+     * @param bridge from the tailpiece to the bridge
+     * @param nutMm from the tailpiece to the nut
+     * @param nutOrigin how well that is known
+     * @param pegMm from the tailpiece to its peg
+     * @param turns how often it goes round the peg
+     * @param tensionN how hard it pulls at pitch
+     */
+    record Laid(
             StringKind kind,
+            FitDrawing drawing,
             List<Finding> findings,
-            String told) {}
+            String told,
+            Figure bridge,
+            double nutMm,
+            Origin nutOrigin,
+            double pegMm,
+            Turns turns,
+            double tensionN) {}
 }

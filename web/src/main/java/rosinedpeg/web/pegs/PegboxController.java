@@ -1,7 +1,6 @@
 package rosinedpeg.web.pegs;
 
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -31,6 +30,7 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
 
@@ -55,7 +55,7 @@ class PegboxController {
     @GetMapping("/instruments/{id}/pegbox")
     String look(
             @PathVariable UUID id, @ModelAttribute("form") PegboxForm form, Model model, HttpServletRequest request) {
-        show(id, form, model);
+        Page.lay(page(instruments.strung(id), form), model);
         return Htmx.asks(request) ? "pegs/pegbox :: inside" : "pegs/pegbox";
     }
 
@@ -76,10 +76,7 @@ class PegboxController {
     }
 
     private static StrungPegbox wound(Instrument instrument, PegboxForm form) {
-        List<Lock> locks = Lock.of(instrument.setUp().family());
-        if (!locks.contains(form.getLock())) {
-            form.setLock(locks.get(0));
-        }
+        Lock lock = lock(instrument, form);
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
         instrument
                 .specs()
@@ -87,33 +84,62 @@ class PegboxController {
                 .forEach(position -> choices.put(
                         position,
                         new WindingChoice(
-                                form.getLock(),
-                                form.getWall(),
+                                lock,
+                                form.wall(),
                                 Way.OVER_THE_TOP,
-                                form.getFarSide().contains(position) ? HoleSide.FAR_SIDE : HoleSide.KNOB_SIDE)));
+                                form.farSide().contains(position) ? HoleSide.FAR_SIDE : HoleSide.KNOB_SIDE)));
         return new StrungPegbox(instrument.setUp(), instrument.specs(), choices);
     }
 
-    private void show(UUID id, PegboxForm form, Model model) {
-        Instrument instrument = instruments.strung(id);
+    /** The lock that was chosen, or the first one of a family that does not know it. */
+    private static Lock lock(Instrument instrument, PegboxForm form) {
+        List<Lock> locks = Lock.of(instrument.setUp().family());
+        return locks.contains(form.lock()) ? form.lock() : locks.get(0);
+    }
+
+    private static PegboxPage page(Instrument instrument, PegboxForm form) {
         Map<Position, StringSpec> specs = instrument.specs();
         StrungPegbox pegbox = wound(instrument, form);
         List<Touch> touches = pegbox.touches();
-        List<Wound> rows = new ArrayList<>();
-        for (Position position : specs.keySet()) {
-            rows.add(new Wound(
-                    position,
-                    pegbox.winding(position),
-                    pegbox.coveredBy(position),
-                    pegbox.clearances(position).get(0)));
+        return new PegboxPage(
+                instrument,
+                PegboxDrawing.of(pegbox, specs.values(), touches, null),
+                touches,
+                specs.keySet().stream()
+                        .map(position -> new Wound(
+                                position,
+                                pegbox.winding(position),
+                                pegbox.coveredBy(position),
+                                pegbox.clearances(position).get(0)))
+                        .toList(),
+                lock(instrument, form));
+    }
+
+    /**
+     * The inside of the pegbox.
+     *
+     * @param instrument the instrument
+     * @param drawing the pegbox with its strings
+     * @param touches what touches, or nearly
+     * @param rows how each string winds
+     * @param lock how the strings are locked
+     */
+    record PegboxPage(Instrument instrument, PegboxDrawing drawing, List<Touch> touches, List<Wound> rows, Lock lock) {
+
+        /** {@return whether the strings are wound by a crank instead of a peg} */
+        public boolean byCrank() {
+            return !instrument.setUp().pegKind().holdsByFriction();
         }
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("drawing", PegboxDrawing.of(pegbox, specs.values(), touches, null));
-        model.addAttribute("touches", touches);
-        model.addAttribute("rows", rows);
-        model.addAttribute("byCrank", !instrument.setUp().pegKind().holdsByFriction());
-        model.addAttribute("locks", Lock.of(instrument.setUp().family()));
-        model.addAttribute("walls", Wall.values());
+
+        /** {@return the locks of its family} */
+        public List<Lock> locks() {
+            return Lock.of(instrument.setUp().family());
+        }
+
+        /** {@return how near to the wall a string can be wound} */
+        public Wall[] walls() {
+            return Wall.values();
+        }
     }
 
     /**
@@ -124,36 +150,22 @@ class PegboxController {
      * @param coveredBy what lies over its peg
      * @param nearest what it comes nearest to
      */
-    public record Wound(Position position, WindingPlan plan, Set<Position> coveredBy, Clearance nearest) {}
+    record Wound(Position position, WindingPlan plan, Set<Position> coveredBy, Clearance nearest) {}
 
-    /** The choices of the page. */
-    static class PegboxForm {
-        private Lock lock = Lock.FAR_SIDE_THEN_CROSS;
-        private Wall wall = Wall.SMALL_GAP;
-        private Set<Position> farSide = EnumSet.noneOf(Position.class);
+    /**
+     * The choices of the page.
+     *
+     * @param lock how the strings are locked
+     * @param wall how near to the wall they are wound
+     * @param farSide those whose hole is on the far side
+     */
+    record PegboxForm(Lock lock, Wall wall, Set<Position> farSide) {
 
-        public Lock getLock() {
-            return lock;
-        }
-
-        public void setLock(Lock lock) {
-            this.lock = lock;
-        }
-
-        public Wall getWall() {
-            return wall;
-        }
-
-        public void setWall(Wall wall) {
-            this.wall = wall;
-        }
-
-        public Set<Position> getFarSide() {
-            return farSide;
-        }
-
-        public void setFarSide(Set<Position> farSide) {
-            this.farSide = farSide;
+        /** What is not sent is as on an empty form. */
+        PegboxForm {
+            lock = lock == null ? Lock.FAR_SIDE_THEN_CROSS : lock;
+            wall = wall == null ? Wall.SMALL_GAP : wall;
+            farSide = farSide == null ? EnumSet.noneOf(Position.class) : farSide;
         }
     }
 }

@@ -3,6 +3,7 @@ package rosinedpeg.web.settling;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -20,6 +21,7 @@ import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.core.working.Working;
 import rosinedpeg.web.diary.Diary;
+import rosinedpeg.web.diary.Occasion;
 import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -27,6 +29,7 @@ import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.working.WorkingView;
@@ -60,23 +63,22 @@ class SettlingController {
     @GetMapping("/settling")
     String all(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
         ListPage<SettlingString> part = settlings.page(from);
-        model.addAttribute("part", part);
-        model.addAttribute("steadinesses", Steadiness.values());
-        model.addAttribute("now", clock.instant());
-        model.addAttribute("occasions", diary.toCome());
-        model.addAttribute(
-                "charts",
-                part.shown().stream().map(string -> chart(string, 420, 150)).toList());
+        Page.lay(
+                new AllPage(
+                        part,
+                        part.shown().stream()
+                                .map(string -> chart(string, 420, 150))
+                                .toList(),
+                        clock.instant()),
+                model);
         return Htmx.asks(request) ? "settling/all :: rows" : "settling/all";
     }
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/settling/{fittedId}")
     String one(@PathVariable UUID fittedId, Model model) {
-        ReadingForm form = new ReadingForm();
-        form.setPress(UUID.randomUUID().toString());
-        form.setReadAt(Say.fieldTime(clock.instant(), CurrentWorkshop.zone()));
-        model.addAttribute("form", form);
+        String now = Say.fieldTime(clock.instant(), CurrentWorkshop.zone());
+        model.addAttribute("form", new ReadingForm("", now, UUID.randomUUID().toString(), true));
         return show(fittedId, model);
     }
 
@@ -89,11 +91,11 @@ class SettlingController {
             Model model,
             RedirectAttributes redirect) {
         SettlingString string = settlings.get(fittedId);
-        var cents = Entry.number(result, "cents", form.getCents(), READING);
+        var cents = Entry.number(result, "cents", form.cents(), READING);
         var at = Entry.moment(
                 result,
                 "readAt",
-                form.getReadAt(),
+                form.readAt(),
                 string.fittedAt().minusSeconds(60),
                 clock.instant().plusSeconds(60),
                 CurrentWorkshop.zone(),
@@ -103,7 +105,7 @@ class SettlingController {
         }
         Instant moment = at.get().isBefore(string.fittedAt()) ? string.fittedAt() : at.get();
         Constraint.SETTLING_READING_ONCE.once(
-                () -> settlings.read(fittedId, press(form), moment, cents.getAsDouble(), form.isRetuned()));
+                () -> settlings.read(fittedId, Entry.press(form.press()), moment, cents.getAsDouble(), form.retuned()));
         redirect.addFlashAttribute("notice", "settling.read");
         return "redirect:/settling/" + fittedId;
     }
@@ -134,18 +136,11 @@ class SettlingController {
                 request);
     }
 
-    private static UUID press(ReadingForm form) {
-        return Entry.press(form.getPress());
-    }
-
     private String show(UUID fittedId, Model model) {
         SettlingString string = settlings.get(fittedId);
-        model.addAttribute("string", string);
-        model.addAttribute("steadinesses", Steadiness.values());
-        model.addAttribute("now", clock.instant());
-        model.addAttribute("occasions", diary.toCome());
-        model.addAttribute("chart", chart(string, 760, 330));
-        model.addAttribute("narrowChart", chart(string, 380, 250));
+        Page.lay(
+                new OnePage(string, diary.toCome(), chart(string, 760, 330), chart(string, 380, 250), clock.instant()),
+                model);
         return "settling/one";
     }
 
@@ -160,43 +155,59 @@ class SettlingController {
                 height);
     }
 
-    /** A reading as it is typed. */
-    static class ReadingForm {
-        private String cents = "";
-        private String readAt = "";
-        private String press = "";
-        private boolean retuned = true;
+    /**
+     * What settles.
+     *
+     * @param part the strings, newest first
+     * @param charts the chart of each
+     * @param now the moment it is shown
+     */
+    record AllPage(ListPage<SettlingString> part, List<SettlingChart> charts, Instant now) {
 
-        public String getCents() {
-            return cents;
+        /** {@return what a string can have to hold for} */
+        public Steadiness[] steadinesses() {
+            return Steadiness.values();
         }
+    }
 
-        public void setCents(String cents) {
-            this.cents = cents;
+    /**
+     * A settling string.
+     *
+     * @param string the string
+     * @param occasions what it may have to hold for
+     * @param chart what it is expected to lose
+     * @param narrowChart the same for a phone
+     * @param now the moment it is shown
+     */
+    record OnePage(
+            SettlingString string,
+            List<Occasion> occasions,
+            SettlingChart chart,
+            SettlingChart narrowChart,
+            Instant now) {
+
+        /** {@return what a string can have to hold for} */
+        public Steadiness[] steadinesses() {
+            return Steadiness.values();
         }
+    }
 
-        public String getReadAt() {
-            return readAt;
-        }
+    /**
+     * A reading as it is typed.
+     *
+     * @param cents from pitch, as typed
+     * @param readAt when, as typed
+     * @param press the press of the button
+     * @param retuned whether it was tuned then
+     */
+    record ReadingForm(String cents, String readAt, String press, Boolean retuned) {
 
-        public void setReadAt(String readAt) {
-            this.readAt = readAt;
-        }
-
-        public String getPress() {
-            return press;
-        }
-
-        public void setPress(String press) {
-            this.press = press;
-        }
-
-        public boolean isRetuned() {
-            return retuned;
-        }
-
-        public void setRetuned(boolean retuned) {
-            this.retuned = retuned;
+        /** What is not sent is as on an empty form. */
+        ReadingForm {
+            cents = cents == null ? "" : cents;
+            readAt = readAt == null ? "" : readAt;
+            press = press == null ? "" : press;
+            retuned = retuned == null || retuned;
         }
     }
 }
