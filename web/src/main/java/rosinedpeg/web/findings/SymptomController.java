@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,6 +20,7 @@ import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 
 /** Leads from what an instrument does to what is behind it, one check at a time. The address holds all of the answers. */
@@ -42,25 +44,20 @@ class SymptomController {
             Model model) {
         Instrument instrument = instruments.get(id);
         Place pointedAt = symptom == null ? place : symptom.place();
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("drawing", drawing(instrument));
-        model.addAttribute("places", InstrumentDrawing.places(instrument.setUp()));
-        model.addAttribute("place", pointedAt);
-        // What is done at the place that was pointed at stands first.
-        model.addAttribute(
-                "symptoms",
-                Arrays.stream(Symptom.values())
-                        .sorted(Comparator.comparing(one -> one.place() != pointedAt))
-                        .toList());
-        model.addAttribute("symptom", symptom);
-        if (symptom != null) {
-            List<Suspicion> suspicions = symptom.suspicions();
-            int ruledOut = Math.max(0, Math.min(no, suspicions.size()));
-            model.addAttribute("ruledOut", suspicions.subList(0, ruledOut));
-            model.addAttribute("now", ruledOut < suspicions.size() ? suspicions.get(ruledOut) : null);
-            model.addAttribute("found", found && ruledOut < suspicions.size());
-            model.addAttribute("no", ruledOut);
-        }
+        Page.lay(
+                new SymptomPage(
+                        instrument,
+                        drawing(instrument),
+                        InstrumentDrawing.places(instrument.setUp()),
+                        Optional.ofNullable(pointedAt),
+                        // What is done at the place that was pointed at stands first.
+                        Arrays.stream(Symptom.values())
+                                .sorted(Comparator.comparing(one -> one.place() != pointedAt))
+                                .toList(),
+                        Optional.ofNullable(symptom),
+                        Math.max(0, no),
+                        found),
+                model);
         return "findings/symptoms";
     }
 
@@ -68,5 +65,52 @@ class SymptomController {
         Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
         instrument.specs().forEach((position, spec) -> diametersMm.put(position, spec.diameterMm()));
         return InstrumentDrawing.of(instrument.setUp(), diametersMm, Map.of(), Place.WHOLE, null);
+    }
+
+    /**
+     * From what an instrument does to what is behind it.
+     *
+     * @param instrument the instrument
+     * @param drawing it, to be pointed at
+     * @param places what can be pointed at
+     * @param place what was
+     * @param symptoms what it can do, at that place first
+     * @param symptom what it does
+     * @param looked after how many looks nothing was found
+     * @param seen whether the next one found it
+     */
+    record SymptomPage(
+            Instrument instrument,
+            InstrumentDrawing drawing,
+            Map<Place, InstrumentDrawing.Ring> places,
+            Optional<Place> place,
+            List<Symptom> symptoms,
+            Optional<Symptom> symptom,
+            int looked,
+            boolean seen) {
+
+        private List<Suspicion> suspicions() {
+            return symptom.map(Symptom::suspicions).orElse(List.of());
+        }
+
+        /** {@return how many suspicions are ruled out} */
+        public int no() {
+            return Math.min(looked, suspicions().size());
+        }
+
+        /** {@return those} */
+        public List<Suspicion> ruledOut() {
+            return suspicions().subList(0, no());
+        }
+
+        /** {@return what is to be looked for now; empty when everything is ruled out} */
+        public Optional<Suspicion> now() {
+            return suspicions().stream().skip(no()).findFirst();
+        }
+
+        /** {@return whether that was found} */
+        public boolean found() {
+            return seen && now().isPresent();
+        }
     }
 }

@@ -43,6 +43,7 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -77,7 +78,6 @@ class MeasureController {
             @PathVariable UUID id,
             @PathVariable Area area,
             @RequestParam(required = false) Lengths lengths,
-            @ModelAttribute("form") SheetForm form,
             Model model,
             HttpServletRequest request,
             HttpServletResponse response) {
@@ -85,7 +85,8 @@ class MeasureController {
             lengths.keep(request, response);
             model.addAttribute("lengths", lengths);
         }
-        return show(instruments.get(id), area, form, model);
+        model.addAttribute("form", new SheetForm(Map.of(), today().toString(), "", false));
+        return show(instruments.get(id), area, 0, model);
     }
 
     /** Records every field that can be taken; the others come back as they were typed. */
@@ -100,27 +101,26 @@ class MeasureController {
             RedirectAttributes redirect,
             HttpServletRequest request) {
         Instrument instrument = instruments.get(id);
-        Optional<LocalDate> day = Entry.date(result, "on", form.getOn(), EARLIEST, today());
+        Optional<LocalDate> day = Entry.date(result, "on", form.on(), EARLIEST, today());
         Map<Measurable, Double> values = values(instrument.setUp(), area, form, result, Lengths.chosen(request));
         tellContradictions(instrument.setUp(), values, result, Lengths.chosen(request));
         if (day.isPresent() && !values.isEmpty()) {
-            Constraint.MEASUREMENT_ONCE.once(() -> instruments.measure(id, values, day.get(), form.press()));
-            values.keySet().forEach(measurable -> form.getValues().remove(measurable.code()));
+            Constraint.MEASUREMENT_ONCE.once(
+                    () -> instruments.measure(id, values, day.get(), Entry.press(form.press())));
+            values.keySet().forEach(measurable -> form.values().remove(measurable.code()));
         }
         if (!result.hasErrors()) {
             redirect.addFlashAttribute("notice", values.isEmpty() ? "measure.nothing" : "measure.recorded");
             return "redirect:/instruments/" + id + "/measure/" + form.next(area);
         }
-        form.setPress(UUID.randomUUID().toString());
-        model.addAttribute("recorded", day.isPresent() ? values.size() : 0);
-        return show(instruments.get(id), area, form, model);
+        return show(instruments.get(id), area, day.isPresent() ? values.size() : 0, model);
     }
 
     private static Map<Measurable, Double> values(
             SetUp setUp, Area area, SheetForm form, BindingResult result, Lengths lengths) {
         Map<Measurable, Double> values = new LinkedHashMap<>();
         for (Measurable measurable : ofArea(setUp, area)) {
-            String typed = form.getValues().getOrDefault(measurable.code(), "");
+            String typed = form.values().getOrDefault(measurable.code(), "");
             if (!typed.isBlank()) {
                 OptionalDouble value =
                         Entry.measurement(result, field(measurable), typed, setUp.rangeOf(measurable), lengths);
@@ -228,15 +228,9 @@ class MeasureController {
         return "redirect:/instruments/" + id + "/measure/" + area;
     }
 
-    private String show(Instrument instrument, Area area, SheetForm form, Model model) {
+    private String show(Instrument instrument, Area area, int recorded, Model model) {
         SetUp setUp = instrument.setUp();
         Map<Measurable, List<Measured>> history = instruments.history(instrument.id());
-        if (form.getOn().isBlank()) {
-            form.setOn(today().toString());
-        }
-        if (form.getPress().isBlank()) {
-            form.setPress(UUID.randomUUID().toString());
-        }
         List<Line> lines = ofArea(setUp, area).stream()
                 .map(measurable -> new Line(
                         measurable,
@@ -244,14 +238,7 @@ class MeasureController {
                         MeasureDrawing.of(setUp, measurable),
                         history.getOrDefault(measurable, List.of())))
                 .toList();
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("area", area);
-        model.addAttribute("areas", MeasuredArea.of(setUp));
-        model.addAttribute("lines", lines);
-        model.addAttribute("units", Lengths.values());
-        model.addAttribute("tailEnds", TailEnd.values());
-        model.addAttribute("pegKinds", PegKind.values());
-        model.addAttribute("sides", Side.values());
+        Page.lay(new SheetPage(instrument, area, MeasuredArea.of(setUp), lines, recorded, UUID.randomUUID()), model);
         return "measure/measure";
     }
 
@@ -283,7 +270,7 @@ class MeasureController {
      * @param drawing from where to where
      * @param history its measurements, the latest first
      */
-    public record Line(Measurable measurable, String name, View drawing, List<Measured> history) {
+    record Line(Measurable measurable, String name, View drawing, List<Measured> history) {
 
         /** {@return the field's name in the form} */
         public String field() {
@@ -301,15 +288,22 @@ class MeasureController {
         }
     }
 
-    /** What is typed on a sheet. */
-    static class SheetForm {
-        private Map<String, String> values = new LinkedHashMap<>();
-        private String on = "";
-        private String press = "";
-        private boolean onwards;
+    /**
+     * What is typed on a sheet.
+     *
+     * @param values what was typed in each field, by its code
+     * @param on the day, as typed
+     * @param press the press of the button
+     * @param onwards whether to go on with the next sheet
+     */
+    record SheetForm(Map<String, String> values, String on, String press, Boolean onwards) {
 
-        UUID press() {
-            return Entry.press(press);
+        /** What is not sent is as on an empty form. */
+        SheetForm {
+            values = values == null ? new LinkedHashMap<>() : values;
+            on = on == null ? "" : on;
+            press = press == null ? "" : press;
+            onwards = Boolean.TRUE.equals(onwards);
         }
 
         /** The sheet to go on with: the next one, or the same again. */
@@ -318,37 +312,39 @@ class MeasureController {
             int next = areas.indexOf(area) + 1;
             return onwards && next < areas.size() ? areas.get(next) : area;
         }
+    }
 
-        public Map<String, String> getValues() {
-            return values;
+    /**
+     * A sheet to measure by.
+     *
+     * @param instrument the instrument
+     * @param area what is measured
+     * @param areas every other sheet
+     * @param lines the fields of this one
+     * @param recorded how many fields of those that were sent have been taken
+     * @param press the press of the button
+     */
+    record SheetPage(
+            Instrument instrument, Area area, List<MeasuredArea> areas, List<Line> lines, int recorded, UUID press) {
+
+        /** {@return what lengths can be typed in} */
+        public Lengths[] units() {
+            return Lengths.values();
         }
 
-        public void setValues(Map<String, String> values) {
-            this.values = values;
+        /** {@return what a string can hang on} */
+        public TailEnd[] tailEnds() {
+            return TailEnd.values();
         }
 
-        public String getOn() {
-            return on;
+        /** {@return what a string can be wound on} */
+        public PegKind[] pegKinds() {
+            return PegKind.values();
         }
 
-        public void setOn(String on) {
-            this.on = on;
-        }
-
-        public String getPress() {
-            return press;
-        }
-
-        public void setPress(String press) {
-            this.press = press;
-        }
-
-        public boolean isOnwards() {
-            return onwards;
-        }
-
-        public void setOnwards(boolean onwards) {
-            this.onwards = onwards;
+        /** {@return where a knob can be} */
+        public Side[] sides() {
+            return Side.values();
         }
     }
 }

@@ -40,6 +40,7 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
 
@@ -65,7 +66,7 @@ class PegController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegs")
     String cards(@PathVariable UUID id, Model model) {
-        return show(id, null, new LookForm(), model);
+        return show(id, null, Optional.empty(), model);
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -79,32 +80,32 @@ class PegController {
             RedirectAttributes redirect) {
         SetUp setUp = instruments.get(id).setUp();
         Measurable collar = Measurable.of(Quantity.COLLAR_TO_WALL, position);
-        Optional<LocalDate> day = Entry.date(result, "on", form.getOn(), EARLIEST, today());
+        Optional<LocalDate> day = Entry.date(result, "on", form.on(), EARLIEST, today());
         Optional<String> text =
-                form.getText().isBlank() ? Optional.empty() : Entry.text(result, "text", form.getText(), LONGEST_TEXT);
-        OptionalDouble collarMm = form.getCollar().isBlank() || setUp.figure(collar) == null
+                form.text().isBlank() ? Optional.empty() : Entry.text(result, "text", form.text(), LONGEST_TEXT);
+        OptionalDouble collarMm = form.collar().isBlank() || setUp.figure(collar) == null
                 ? OptionalDouble.empty()
-                : Entry.number(result, "collar", form.getCollar(), setUp.rangeOf(collar));
-        if (form.getTreatment() != null && !form.getTreatment().suits(form.getSigns())) {
+                : Entry.number(result, "collar", form.collar(), setUp.rangeOf(collar));
+        if (form.treatment() != null && !form.treatment().suits(form.signs())) {
             result.rejectValue("treatment", "peg.treatment.slips");
         }
         if (!setUp.positions().contains(position)) {
             throw new NotFoundException("peg " + position + " of " + id);
         }
         if (result.hasErrors()) {
-            return show(id, position, form, model);
+            return show(id, position, Optional.of(form), model);
         }
         Constraint.PEG_LOOK_ONCE.once(() -> pegLooks.record(
                 id,
                 new PegLook(
                         position,
-                        form.getSigns(),
-                        Optional.ofNullable(form.getTreatment()),
+                        form.signs(),
+                        Optional.ofNullable(form.treatment()),
                         text.orElse(null),
                         day.orElseThrow(),
                         CurrentWorkshop.recordedBy()),
                 collarMm.isPresent() ? Map.of(collar, collarMm.getAsDouble()) : Map.of(),
-                form.press()));
+                Entry.press(form.press())));
         redirect.addFlashAttribute("notice", "peg.looked");
         return "redirect:/instruments/" + id + "/pegs#peg-" + position;
     }
@@ -124,7 +125,7 @@ class PegController {
         return "redirect:/instruments/" + id + "/pegs";
     }
 
-    private String show(UUID id, Position typedAt, LookForm typed, Model model) {
+    private String show(UUID id, Position typedAt, Optional<LookForm> typed, Model model) {
         Instrument instrument = instruments.get(id);
         List<PegLook> looks = pegLooks.of(id);
         Map<Position, Set<PegSign>> signsNow = pegLooks.signs(id);
@@ -148,24 +149,20 @@ class PegController {
         }
         Map<Position, LookForm> forms = new EnumMap<>(Position.class);
         for (Card card : cards) {
-            LookForm form = card.position() == typedAt ? typed : new LookForm();
-            if (card.position() != typedAt) {
-                form.setSigns(card.signs());
-                form.setOn(today().toString());
-            }
-            form.setPress(UUID.randomUUID().toString());
-            forms.put(card.position(), form);
+            forms.put(
+                    card.position(),
+                    typed.filter(form -> card.position() == typedAt)
+                            .orElse(new LookForm(
+                                    card.signs(),
+                                    null,
+                                    "",
+                                    "",
+                                    today().toString(),
+                                    UUID.randomUUID().toString())));
         }
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("cards", cards);
-        model.addAttribute("forms", forms);
-        model.addAttribute("typedAt", typedAt);
-        model.addAttribute("signs", PegSign.values());
-        model.addAttribute("treatments", PegTreatment.values());
-        model.addAttribute("woods", PegWood.values());
-        model.addAttribute("wooden", instrument.setUp().pegKind() == PegKind.TAPERED_WOOD);
-        if (!model.containsAttribute("form")) {
-            model.addAttribute("form", typed);
+        Page.lay(new PegPage(instrument, cards, forms, Optional.ofNullable(typedAt)), model);
+        if (typed.isEmpty()) {
+            model.addAttribute("form", forms.values().iterator().next());
         }
         return "pegs/pegs";
     }
@@ -187,7 +184,7 @@ class PegController {
      * @param runsOutOn the day its collar comes to the wall, or null
      * @param chart the collar's distance over time, or null before two days
      */
-    public record Card(
+    record Card(
             Position position,
             List<PegDiagnosis> diagnoses,
             Set<PegSign> signs,
@@ -198,65 +195,56 @@ class PegController {
             LocalDate runsOutOn,
             CollarChart chart) {}
 
-    /** What is typed on a card. */
-    static class LookForm {
-        private Set<PegSign> signs = EnumSet.noneOf(PegSign.class);
-        private PegTreatment treatment;
-        private String collar = "";
-        private String text = "";
-        private String on = "";
-        private String press = "";
+    /**
+     * What is typed on a card.
+     *
+     * @param signs what was noticed
+     * @param treatment what was done; null for nothing
+     * @param collar the collar to the wall, as typed
+     * @param text what else there is to say
+     * @param on the day, as typed
+     * @param press the press of the button
+     */
+    record LookForm(Set<PegSign> signs, PegTreatment treatment, String collar, String text, String on, String press) {
 
-        UUID press() {
-            return Entry.press(press);
+        /** What is not sent is as on an empty form. */
+        LookForm {
+            signs = signs == null ? EnumSet.noneOf(PegSign.class) : signs;
+            collar = collar == null ? "" : collar;
+            text = text == null ? "" : text;
+            on = on == null ? "" : on;
+            press = press == null ? "" : press;
+        }
+    }
+
+    /**
+     * A card for each peg.
+     *
+     * @param instrument the instrument
+     * @param cards what is known of each
+     * @param forms what is typed on each
+     * @param typedAt the one whose form was sent and has to be mended
+     */
+    record PegPage(Instrument instrument, List<Card> cards, Map<Position, LookForm> forms, Optional<Position> typedAt) {
+
+        /** {@return what can be noticed of a peg} */
+        public PegSign[] signs() {
+            return PegSign.values();
         }
 
-        public Set<PegSign> getSigns() {
-            return signs;
+        /** {@return what can be done to it} */
+        public PegTreatment[] treatments() {
+            return PegTreatment.values();
         }
 
-        public void setSigns(Set<PegSign> signs) {
-            this.signs = signs;
+        /** {@return what it can be made of} */
+        public PegWood[] woods() {
+            return PegWood.values();
         }
 
-        public PegTreatment getTreatment() {
-            return treatment;
-        }
-
-        public void setTreatment(PegTreatment treatment) {
-            this.treatment = treatment;
-        }
-
-        public String getCollar() {
-            return collar;
-        }
-
-        public void setCollar(String collar) {
-            this.collar = collar;
-        }
-
-        public String getText() {
-            return text;
-        }
-
-        public void setText(String text) {
-            this.text = text;
-        }
-
-        public String getOn() {
-            return on;
-        }
-
-        public void setOn(String on) {
-            this.on = on;
-        }
-
-        public String getPress() {
-            return press;
-        }
-
-        public void setPress(String press) {
-            this.press = press;
+        /** {@return whether the pegs are of wood} */
+        public boolean wooden() {
+            return instrument.setUp().pegKind() == PegKind.TAPERED_WOOD;
         }
     }
 }

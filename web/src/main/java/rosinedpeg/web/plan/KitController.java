@@ -1,6 +1,7 @@
 package rosinedpeg.web.plan;
 
 import java.util.EnumSet;
+import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -11,6 +12,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.web.drawing.Tool;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 
 /** What somebody has in their kit, so that plans can tick it. */
@@ -30,8 +32,7 @@ class KitController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/kit")
     String kit(Model model) {
-        model.addAttribute("kit", habits.kit());
-        model.addAttribute("laidOut", Tool.laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE))));
+        Page.lay(new KitPage(habits.kit(), Tool.laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE)))), model);
         return "plan/kit";
     }
 
@@ -42,4 +43,12 @@ class KitController {
         redirect.addFlashAttribute("notice", "kit.recorded");
         return "redirect:/kit";
     }
+
+    /**
+     * Somebody's kit.
+     *
+     * @param kit what is in it
+     * @param laidOut how everything that can be lies on the cloth
+     */
+    record KitPage(Set<Material> kit, Map<Material, Tool> laidOut) {}
 }

@@ -29,6 +29,7 @@ import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 
 /** Puts a new instrument on the rack. */
@@ -56,17 +57,17 @@ class NewInstrumentController {
             BindingResult result,
             Model model,
             RedirectAttributes redirect) {
-        Optional<String> name = Entry.text(result, "name", form.getName(), 60);
-        OptionalDouble hours = Entry.number(result, "hoursPerWeek", form.getHoursPerWeek(), HOURS_PER_WEEK);
-        OptionalDouble referenceA = Entry.number(result, "referenceA", form.getReferenceA(), ReferenceA.RANGE);
-        String[] size = form.getSize().split(" ", 2);
+        Optional<String> name = Entry.text(result, "name", form.name(), 60);
+        OptionalDouble hours = Entry.number(result, "hoursPerWeek", form.hoursPerWeek(), HOURS_PER_WEEK);
+        OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
+        String[] size = form.size().split(" ", 2);
         Size chosen = null;
         try {
             chosen = Size.of(Family.valueOf(size[0]), size.length > 1 ? size[1] : "");
         } catch (IllegalArgumentException noSuchSize) {
             result.rejectValue("size", "instrument.size.missing");
         }
-        List<Pitch> openStrings = tuning(result, form.getTuning(), chosen);
+        List<Pitch> openStrings = tuning(result, form.tuning(), chosen);
         if (name.isPresent() && instruments.nameTaken(name.get())) {
             result.rejectValue("name", "instrument.name.taken");
         }
@@ -76,13 +77,13 @@ class NewInstrumentController {
         NewInstrument wanted = new NewInstrument(
                 name.orElseThrow(),
                 chosen,
-                form.isLeftHanded(),
+                form.leftHanded(),
                 new ReferenceA(referenceA.orElseThrow()),
                 openStrings,
-                tailEnds(form.getFirstTuner(), openStrings.size()),
-                form.getPegs() == null ? chosen.family().usualPegs() : form.getPegs(),
+                tailEnds(form.firstTuner(), openStrings.size()),
+                form.pegs() == null ? chosen.family().usualPegs() : form.pegs(),
                 hours.orElseThrow(),
-                form.getDemand());
+                form.demand());
         UUID id;
         try {
             id = instruments.add(wanted);
@@ -133,95 +134,54 @@ class NewInstrumentController {
         for (Family family : Family.values()) {
             sizes.addAll(Size.of(family));
         }
-        model.addAttribute("sizes", sizes);
-        model.addAttribute("pegKinds", PegKind.values());
-        model.addAttribute("demands", Demand.values());
-        model.addAttribute("tailEnds", TailEnd.values());
+        Page.lay(new NewPage(sizes, PegKind.values(), Demand.values(), TailEnd.values()), model);
         return "rack/new";
     }
 
-    /** A new instrument. */
-    static class InstrumentForm {
-        private String name = "";
-        private String size = "VIOLIN 4/4";
-        private boolean leftHanded;
-        private String referenceA = "440";
-        private String tuning = "";
-        private PegKind pegs;
-        private TailEnd firstTuner = TailEnd.FORK_TUNER;
-        private String hoursPerWeek = "5";
-        private Demand demand = Demand.STUDY;
+    /**
+     * A new instrument.
+     *
+     * @param name what it is called, as typed
+     * @param size its family and size
+     * @param leftHanded whether it is strung the other way round
+     * @param referenceA its A, as typed
+     * @param tuning its open strings, as typed; empty for the usual ones
+     * @param pegs what it is wound on; null for what is usual in its family
+     * @param firstTuner what I hangs on
+     * @param hoursPerWeek how much it is played, as typed
+     * @param demand how fresh its strings have to be
+     */
+    record InstrumentForm(
+            String name,
+            String size,
+            Boolean leftHanded,
+            String referenceA,
+            String tuning,
+            PegKind pegs,
+            TailEnd firstTuner,
+            String hoursPerWeek,
+            Demand demand) {
 
-        public String getName() {
-            return name;
-        }
-
-        public void setName(String name) {
-            this.name = name;
-        }
-
-        public String getSize() {
-            return size;
-        }
-
-        public void setSize(String size) {
-            this.size = size;
-        }
-
-        public boolean isLeftHanded() {
-            return leftHanded;
-        }
-
-        public void setLeftHanded(boolean leftHanded) {
-            this.leftHanded = leftHanded;
-        }
-
-        public String getReferenceA() {
-            return referenceA;
-        }
-
-        public void setReferenceA(String referenceA) {
-            this.referenceA = referenceA;
-        }
-
-        public String getTuning() {
-            return tuning;
-        }
-
-        public void setTuning(String tuning) {
-            this.tuning = tuning;
-        }
-
-        public PegKind getPegs() {
-            return pegs;
-        }
-
-        public void setPegs(PegKind pegs) {
-            this.pegs = pegs;
-        }
-
-        public TailEnd getFirstTuner() {
-            return firstTuner;
-        }
-
-        public void setFirstTuner(TailEnd firstTuner) {
-            this.firstTuner = firstTuner;
-        }
-
-        public String getHoursPerWeek() {
-            return hoursPerWeek;
-        }
-
-        public void setHoursPerWeek(String hoursPerWeek) {
-            this.hoursPerWeek = hoursPerWeek;
-        }
-
-        public Demand getDemand() {
-            return demand;
-        }
-
-        public void setDemand(Demand demand) {
-            this.demand = demand;
+        /** What is not sent is as on an empty form. */
+        InstrumentForm {
+            name = name == null ? "" : name;
+            size = size == null ? "VIOLIN 4/4" : size;
+            leftHanded = Boolean.TRUE.equals(leftHanded);
+            referenceA = referenceA == null ? "440" : referenceA;
+            tuning = tuning == null ? "" : tuning;
+            firstTuner = firstTuner == null ? TailEnd.FORK_TUNER : firstTuner;
+            hoursPerWeek = hoursPerWeek == null ? "5" : hoursPerWeek;
+            demand = demand == null ? Demand.STUDY : demand;
         }
     }
+
+    /**
+     * A new instrument.
+     *
+     * @param sizes what there are
+     * @param pegKinds what strings can be wound on
+     * @param demands how fresh they can have to be
+     * @param tailEnds what I can hang on
+     */
+    record NewPage(List<Size> sizes, PegKind[] pegKinds, Demand[] demands, TailEnd[] tailEnds) {}
 }

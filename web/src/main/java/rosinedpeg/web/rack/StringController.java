@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
@@ -26,9 +27,11 @@ import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 
 /** A string that is on an instrument: recorded without the bench, and looked over. */
@@ -52,15 +55,19 @@ class StringController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/strings/{position}")
     String string(@PathVariable UUID id, @PathVariable Position position, Model model) {
-        StringForm form = new StringForm();
-        instruments.get(id).string(position).ifPresent(on -> {
-            form.setKind(on.kind().id());
-            form.setSigns(on.signs());
-            form.setSince(on.fittedAt()
-                    .map(at -> at.atZone(CurrentWorkshop.zone()).toLocalDate().toString())
-                    .orElse(""));
-        });
-        model.addAttribute("form", form);
+        Optional<StringOn> on = instruments.get(id).string(position);
+        model.addAttribute(
+                "form",
+                new StringForm(
+                        on.map(string -> string.kind().id()).orElse(null),
+                        on.flatMap(StringOn::fittedAt)
+                                .map(at -> at.atZone(CurrentWorkshop.zone())
+                                        .toLocalDate()
+                                        .toString())
+                                .orElse(""),
+                        "0",
+                        false,
+                        on.map(StringOn::signs).orElse(Set.of())));
         return showString(id, position, model);
     }
 
@@ -89,21 +96,21 @@ class StringController {
             RedirectAttributes redirect) {
         Instrument instrument = instruments.get(id);
         boolean known = kindsFor(instrument, position).stream()
-                .anyMatch(kind -> kind.id().equals(form.getKind()));
+                .anyMatch(kind -> kind.id().equals(form.kind()));
         if (!known) {
             result.rejectValue("kind", "string.kind.missing");
         }
         Instant since = null;
-        if (!form.getSince().isBlank()) {
-            since = Entry.date(result, "since", form.getSince(), EARLIEST, today())
+        if (!form.since().isBlank()) {
+            since = Entry.date(result, "since", form.since(), EARLIEST, today())
                     .map(this::momentOf)
                     .orElse(null);
         }
-        OptionalDouble hours = Entry.number(result, "hoursBefore", form.getHoursBefore(), HOURS_BEFORE);
+        OptionalDouble hours = Entry.number(result, "hoursBefore", form.hoursBefore(), HOURS_BEFORE);
         if (result.hasErrors()) {
             return showString(id, position, model);
         }
-        instruments.fit(id, position, form.getKind(), since, hours.orElseThrow(), Set.of(), form.isKeepOld());
+        instruments.fit(id, position, form.kind(), since, hours.orElseThrow(), Set.of(), form.keepOld());
         redirect.addFlashAttribute("notice", "string.recorded");
         return "redirect:/instruments/" + id;
     }
@@ -116,22 +123,21 @@ class StringController {
         if (instrument.fullyStrung()) {
             return "redirect:/instruments/" + id;
         }
-        model.addAttribute("instrument", instrument);
-        model.addAttribute(
-                "missing",
-                instrument.setUp().positions().stream()
-                        .filter(position -> instrument.string(position).isEmpty())
-                        .toList());
+        Page.lay(
+                new MissingPage(
+                        instrument,
+                        instrument.setUp().positions().stream()
+                                .filter(position -> instrument.string(position).isEmpty())
+                                .toList()),
+                model);
         return "rack/strings-missing";
     }
 
     private String showString(UUID id, Position position, Model model) {
         Instrument instrument = instruments.get(id);
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("position", position);
-        model.addAttribute("string", instrument.string(position).orElse(null));
-        model.addAttribute("kinds", kindsFor(instrument, position));
-        model.addAttribute("signs", WearSign.values());
+        Page.lay(
+                new StringPage(instrument, position, instrument.string(position), kindsFor(instrument, position)),
+                model);
         return "rack/string";
     }
 
@@ -149,52 +155,47 @@ class StringController {
         return noon.isAfter(clock.instant()) ? clock.instant() : noon;
     }
 
-    /** A string that is on the instrument. */
-    static class StringForm {
-        private UUID kind;
-        private String since = "";
-        private String hoursBefore = "0";
-        private boolean keepOld;
-        private Set<WearSign> signs = EnumSet.noneOf(WearSign.class);
+    /**
+     * A string that is on the instrument.
+     *
+     * @param kind what it is; null when nothing was chosen
+     * @param since the day it went on, as typed; empty when nobody knows
+     * @param hoursBefore how long it was played before, as typed
+     * @param keepOld whether the string it replaces is kept
+     * @param signs what was seen or heard on it
+     */
+    record StringForm(UUID kind, String since, String hoursBefore, Boolean keepOld, Set<WearSign> signs) {
 
-        public UUID getKind() {
-            return kind;
-        }
-
-        public void setKind(UUID kind) {
-            this.kind = kind;
-        }
-
-        public String getSince() {
-            return since;
-        }
-
-        public void setSince(String since) {
-            this.since = since;
-        }
-
-        public String getHoursBefore() {
-            return hoursBefore;
-        }
-
-        public void setHoursBefore(String hoursBefore) {
-            this.hoursBefore = hoursBefore;
-        }
-
-        public boolean isKeepOld() {
-            return keepOld;
-        }
-
-        public void setKeepOld(boolean keepOld) {
-            this.keepOld = keepOld;
-        }
-
-        public Set<WearSign> getSigns() {
-            return signs;
-        }
-
-        public void setSigns(Set<WearSign> signs) {
-            this.signs = signs;
+        /** What is not sent is as on an empty form. */
+        StringForm {
+            since = since == null ? "" : since;
+            hoursBefore = hoursBefore == null ? "0" : hoursBefore;
+            keepOld = Boolean.TRUE.equals(keepOld);
+            signs = signs == null ? EnumSet.noneOf(WearSign.class) : signs;
         }
     }
+
+    /**
+     * A string of an instrument.
+     *
+     * @param instrument the instrument
+     * @param position where the string is
+     * @param string what is there; empty when nothing is recorded
+     * @param kinds what can go there
+     */
+    record StringPage(Instrument instrument, Position position, Optional<StringOn> string, List<StringKind> kinds) {
+
+        /** {@return what can be seen or heard on a string} */
+        public WearSign[] signs() {
+            return WearSign.values();
+        }
+    }
+
+    /**
+     * Which strings are not recorded.
+     *
+     * @param instrument the instrument
+     * @param missing where
+     */
+    record MissingPage(Instrument instrument, List<Position> missing) {}
 }

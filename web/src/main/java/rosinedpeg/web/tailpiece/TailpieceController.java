@@ -2,6 +2,7 @@ package rosinedpeg.web.tailpiece;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -9,6 +10,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -24,6 +26,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -48,21 +51,11 @@ class TailpieceController {
         Instrument instrument = instruments.get(id);
         SetUp setUp = instrument.setUp();
         List<Tuner> tuners = tuners(instrument);
-        Position drawn = drawn(tuners, string);
-        Afterlength afterlength = Afterlength.of(setUp);
-        model.addAttribute("instrument", instrument);
-        model.addAttribute("drawing", TailpieceDrawing.of(setUp, drawn));
-        model.addAttribute("told", told(setUp));
-        model.addAttribute("drawn", drawn);
-        model.addAttribute("tuners", tuners);
-        model.addAttribute("afterlength", afterlength);
-        model.addAttribute("sounding", afterlength.sounding(setUp.openString(Position.I)));
-        model.addAttribute(
-                "afterlengthOrigin", setUp.figure(Quantity.AFTERLENGTH).origin());
-        model.addAttribute("mass", TailpieceMass.of(setUp, instrument.fittings().tunersBuiltIn()));
-        model.addAttribute("usualMass", TailpieceMass.usual(setUp.family(), 1));
-        model.addAttribute("massOrigin", setUp.figure(Quantity.TAILPIECE_MASS).origin());
-        model.addAttribute("toTop", setUp.figure(Quantity.TAILPIECE_TO_TOP));
+        Optional<Position> drawn = drawn(tuners, string);
+        Page.lay(
+                new TailpiecePage(
+                        instrument, TailpieceDrawing.of(setUp, drawn.orElse(null)), told(setUp), drawn, tuners),
+                model);
         return "tailpiece/tailpiece";
     }
 
@@ -70,7 +63,8 @@ class TailpieceController {
     @GetMapping("/instruments/{id}/tailpiece.svg")
     ResponseEntity<byte[]> file(@PathVariable UUID id, @RequestParam(required = false) Position string) {
         Instrument instrument = instruments.get(id);
-        View view = TailpieceDrawing.of(instrument.setUp(), drawn(tuners(instrument), string));
+        View view = TailpieceDrawing.of(
+                instrument.setUp(), drawn(tuners(instrument), string).orElse(null));
         String title = words.say("tailpiece.title", instrument.name());
         return files.of("tailpiece", title, told(instrument.setUp()), 1, List.of(view));
     }
@@ -84,12 +78,11 @@ class TailpieceController {
                 Say.number(afterlength.offTarget().value(), 0));
     }
 
-    private static Position drawn(List<Tuner> tuners, Position wanted) {
+    private static Optional<Position> drawn(List<Tuner> tuners, Position wanted) {
         return tuners.stream()
                 .map(Tuner::position)
                 .filter(position -> wanted == null || position == wanted)
-                .findFirst()
-                .orElse(null);
+                .findFirst();
     }
 
     private static List<Tuner> tuners(Instrument instrument) {
@@ -103,8 +96,7 @@ class TailpieceController {
                         tuner,
                         instrument
                                 .string(position)
-                                .map(on -> setUp.elasticity(on.kind().spec()))
-                                .orElse(null),
+                                .map(on -> setUp.elasticity(on.kind().spec())),
                         setUp.weakestOrigin(List.of(
                                 Measurable.of(Quantity.TUNER_SCREW_LEFT, position),
                                 Measurable.of(Quantity.TUNER_SCREW_IN, position),
@@ -119,8 +111,56 @@ class TailpieceController {
      *
      * @param position the string
      * @param tuner its travel
-     * @param string how the string answers; null when none is recorded
+     * @param string how the string answers; empty when none is recorded
      * @param origin whether its travel was measured
      */
-    public record Tuner(Position position, FineTuner tuner, Elasticity string, Origin origin) {}
+    record Tuner(Position position, FineTuner tuner, Optional<Elasticity> string, Origin origin) {}
+
+    /**
+     * The tailpiece, its cord and its fine tuners.
+     *
+     * @param instrument the instrument
+     * @param drawing the tailpiece from the side, with one of its tuners
+     * @param told what is to be seen there
+     * @param drawn whose tuner that is; empty when it has none
+     * @param tuners every fine tuner
+     */
+    record TailpiecePage(
+            Instrument instrument, View drawing, String told, Optional<Position> drawn, List<Tuner> tuners) {
+
+        /** {@return how the afterlength is tuned} */
+        public Afterlength afterlength() {
+            return Afterlength.of(instrument.setUp());
+        }
+
+        /** {@return what the afterlength of I sounds} */
+        public Afterlength.Sounding sounding() {
+            return afterlength().sounding(instrument.setUp().openString(Position.I));
+        }
+
+        /** {@return how well the afterlength is known} */
+        public Origin afterlengthOrigin() {
+            return instrument.setUp().figure(Quantity.AFTERLENGTH).origin();
+        }
+
+        /** {@return how heavy it is} */
+        public TailpieceMass mass() {
+            return TailpieceMass.of(instrument.setUp(), instrument.fittings().tunersBuiltIn());
+        }
+
+        /** {@return how heavy its like usually is, with one tuner} */
+        public TailpieceMass usualMass() {
+            return TailpieceMass.usual(instrument.setUp().family(), 1);
+        }
+
+        /** {@return how well its mass is known} */
+        public Origin massOrigin() {
+            return instrument.setUp().figure(Quantity.TAILPIECE_MASS).origin();
+        }
+
+        /** {@return how far it is from the top} */
+        public Figure toTop() {
+            return instrument.setUp().figure(Quantity.TAILPIECE_TO_TOP);
+        }
+    }
 }

@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
@@ -15,9 +16,11 @@ import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.TuningFigure;
 import rosinedpeg.core.working.WearFigure;
 import rosinedpeg.core.working.Working;
+import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.Page;
 
 /** Shows how a figure came about, wherever it stands. */
 @Component
@@ -40,8 +43,9 @@ public class WorkingView {
      */
     public String show(
             UUID instrumentId, Position string, Supplier<Working> working, Model model, HttpServletRequest request) {
+        Working shown;
         try {
-            model.addAttribute("working", working.get());
+            shown = working.get();
         } catch (IllegalArgumentException notAskedSo) {
             throw new NotFoundException("working of " + request.getRequestURI());
         }
@@ -50,22 +54,43 @@ public class WorkingView {
                 .history(instrumentId)
                 .forEach((measurable, measured) ->
                         measuredOn.put(measurable, measured.get(0).on()));
-        model.addAttribute("instrument", instruments.get(instrumentId));
-        model.addAttribute("string", string);
-        model.addAttribute("measuredOn", measuredOn);
-        model.addAttribute("nudge", Ingredient.NUDGE);
-        model.addAttribute("better", better((Working) model.getAttribute("working")));
+        Page.lay(
+                new WorkingPage(
+                        shown, instruments.get(instrumentId), Optional.ofNullable(string), measuredOn, better(shown)),
+                model);
         return Htmx.asks(request) ? "working/one :: working" : "working/one";
     }
 
-    /** {@return what makes the figure better known beside measuring: a word of {@code working.better}, or null} */
-    private static String better(Working working) {
+    /** {@return what makes the figure better known beside measuring: a word of {@code working.better}} */
+    private static Optional<String> better(Working working) {
         if (working.worked() instanceof SettlingFigure) {
-            return "reading";
+            return Optional.of("reading");
         }
         if (working.worked() instanceof WearFigure) {
-            return "look";
+            return Optional.of("look");
         }
-        return working.worked() instanceof TuningFigure ? "tuning" : null;
+        return working.worked() instanceof TuningFigure ? Optional.of("tuning") : Optional.empty();
+    }
+
+    /**
+     * How a figure came about.
+     *
+     * @param working the formula with its numbers
+     * @param instrument the instrument it belongs to
+     * @param string the string it is about
+     * @param measuredOn when each quantity was measured last
+     * @param better what makes the figure better known beside measuring
+     */
+    record WorkingPage(
+            Working working,
+            Instrument instrument,
+            Optional<Position> string,
+            Map<Measurable, LocalDate> measuredOn,
+            Optional<String> better) {
+
+        /** {@return by how much an ingredient is moved to see what hangs on it} */
+        public double nudge() {
+            return Ingredient.NUDGE;
+        }
     }
 }
