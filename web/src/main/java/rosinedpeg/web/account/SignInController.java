@@ -11,6 +11,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.platform.OpenToStrangers;
+import rosinedpeg.web.platform.Page;
 
 /** The sign-in page; Spring Security answers its post. */
 @Controller
@@ -28,8 +29,15 @@ class SignInController {
     @OpenToStrangers
     @GetMapping("/sign-in")
     String signIn(Model model) {
-        model.addAttribute("demonstration", demonstration);
-        model.addAttribute("violin", VIOLIN);
+        Page.lay(new SignInPage(demonstration, VIOLIN), model);
         return "account/sign-in";
     }
+
+    /**
+     * The way in.
+     *
+     * @param demonstration whether this is the demonstration, whose sign-ins are told
+     * @param violin a drawing
+     */
+    record SignInPage(boolean demonstration, InstrumentDrawing violin) {}
 }

@@ -36,6 +36,7 @@ import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.core.working.Working;
 import rosinedpeg.web.bench.Benches.Taken;
 import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.listen.Tuner;
@@ -103,8 +104,7 @@ class BenchController {
         } catch (UnreadableRunException cannotBeRead) {
             log.error("An open run cannot be read", cannotBeRead);
             UnreadableRun unreadable = cannotBeRead.run();
-            model.addAttribute("run", unreadable);
-            model.addAttribute("instrument", instruments.get(unreadable.instrumentId()));
+            Page.lay(new UnreadablePage(unreadable, instruments.get(unreadable.instrumentId())), model);
             return "bench/unreadable";
         }
     }
@@ -229,8 +229,7 @@ class BenchController {
             HttpServletRequest request) {
         OptionalDouble cents = listen
                 ? heard(id, position, result)
-                : Entry.number(result, "cents", form.getCents(), BenchEvent.PITCH_READING);
-        model.addAttribute("typedPosition", position);
+                : Entry.number(result, "cents", form.cents(), BenchEvent.PITCH_READING);
         return cents.isEmpty()
                 ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Pitch(position, cents.getAsDouble()), model, request);
@@ -265,7 +264,7 @@ class BenchController {
             HttpServletRequest request) {
         Run run = benches.get(id);
         OptionalDouble gap = Entry.number(
-                result, "gap", form.getGap(), run.state().plan().setUp().rangeOf(Quantity.BRIDGE_GAP));
+                result, "gap", form.gap(), run.state().plan().setUp().rangeOf(Quantity.BRIDGE_GAP));
         return gap.isEmpty()
                 ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Gap(gap.getAsDouble()), model, request);
@@ -279,7 +278,7 @@ class BenchController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        var text = Entry.text(result, "note", form.getNote(), Notes.LONGEST);
+        var text = Entry.text(result, "note", form.note(), Notes.LONGEST);
         return text.isEmpty()
                 ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Note(text.get()), model, request);
@@ -309,14 +308,14 @@ class BenchController {
     }
 
     private String take(UUID id, BenchForm form, BenchEntry entry, Model model, HttpServletRequest request) {
-        Taken taken = benches.record(id, form.press(), entry);
+        Taken taken = benches.record(id, form.pressed(), entry);
         if (taken == Taken.MOVED_ON && wasKept(request)) {
             throw new RefusedPressException(HttpStatus.CONFLICT, words.say("bench.kept.moved"));
         }
         if (!Htmx.asks(request)) {
             return "redirect:/bench/" + id + (taken == Taken.MOVED_ON ? "?moved" : "");
         }
-        form.clear();
+        model.addAttribute("form", BenchForm.EMPTY);
         return show(id, true, taken == Taken.MOVED_ON, Optional.empty(), model);
     }
 
@@ -344,4 +343,12 @@ class BenchController {
         return workings.show(
                 run.instrumentId(), string, () -> Working.of(worked, grounds.about(string)), model, request);
     }
+
+    /**
+     * A run that cannot be read.
+     *
+     * @param run what is known of it
+     * @param instrument what it is of
+     */
+    record UnreadablePage(UnreadableRun run, Instrument instrument) {}
 }

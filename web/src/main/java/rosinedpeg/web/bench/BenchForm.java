@@ -1,86 +1,44 @@
 package rosinedpeg.web.bench;
 
 import java.time.Duration;
+import java.util.Objects;
 import java.util.UUID;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.platform.Entry;
 
-/** What is typed at the bench, with the press it comes with and the last event its page knew. */
-class BenchForm {
+/**
+ * What is typed at the bench, with the press it comes with and the last event its page knew.
+ *
+ * @param press the press of the button
+ * @param seen the last event its page knew
+ * @param after the press before it, when that was kept without a connection and is on its way too; empty otherwise
+ * @param ago how long ago it was pressed, in s
+ * @param position the string a pitch is of; null for anything else
+ * @param cents a pitch, as typed
+ * @param gap the gap under a card, as typed
+ * @param note a note
+ */
+record BenchForm(
+        String press, Long seen, String after, Long ago, Position position, String cents, String gap, String note) {
+
     /** A day, in s: an older press than that is taken as of now less a day. */
     private static final long LONGEST_AGO = 86_400;
 
-    private String press = "";
-    private long seen;
-    private String after = "";
-    private long ago;
-    private String cents = "";
-    private String gap = "";
-    private String note = "";
+    static final BenchForm EMPTY = new BenchForm(null, null, null, null, null, null, null, null);
 
-    Press press() {
+    /** What is not sent is as on an empty form. */
+    BenchForm {
+        press = Objects.requireNonNullElse(press, "");
+        seen = Objects.requireNonNullElse(seen, 0L);
+        after = Objects.requireNonNullElse(after, "");
+        ago = Objects.requireNonNullElse(ago, 0L);
+        cents = Objects.requireNonNullElse(cents, "");
+        gap = Objects.requireNonNullElse(gap, "");
+        note = Objects.requireNonNullElse(note, "");
+    }
+
+    Press pressed() {
         UUID before = after.isEmpty() ? null : Entry.press(after);
         return new Press(Entry.press(press), seen, before, Duration.ofSeconds(Math.min(ago, LONGEST_AGO)));
-    }
-
-    void clear() {
-        cents = "";
-        gap = "";
-        note = "";
-    }
-
-    public String getPress() {
-        return press;
-    }
-
-    public void setPress(String press) {
-        this.press = press;
-    }
-
-    public long getSeen() {
-        return seen;
-    }
-
-    public void setSeen(long seen) {
-        this.seen = seen;
-    }
-
-    public String getAfter() {
-        return after;
-    }
-
-    public void setAfter(String after) {
-        this.after = after;
-    }
-
-    public long getAgo() {
-        return ago;
-    }
-
-    public void setAgo(long ago) {
-        this.ago = ago;
-    }
-
-    public String getCents() {
-        return cents;
-    }
-
-    public void setCents(String cents) {
-        this.cents = cents;
-    }
-
-    public String getGap() {
-        return gap;
-    }
-
-    public void setGap(String gap) {
-        this.gap = gap;
-    }
-
-    public String getNote() {
-        return note;
-    }
-
-    public void setNote(String note) {
-        this.note = note;
     }
 }
