@@ -7,6 +7,11 @@ interface Known {
 
     Size size();
 
+    /** {@return what is usual on the full size of its family} */
+    default FullSize fullSize() {
+        return FullSize.ofFamily(size().family());
+    }
+
     int strings();
 
     PegKind pegKind();

@@ -19,16 +19,16 @@ final class PegLayout {
         return (atNutMm + (atEndMm - atNutMm) * fromNutMm / lengthMm) / 2;
     }
 
-    /** {@return 0 for the peg next to the nut, 1 for the one after it, and so on} */
+    /** {@return 1 for the peg next to the nut, 2 for the one after it, and so on} */
     static int placeFromNut(Position position, int strings) {
-        return Math.max(0, (strings == 5 ? OF_FIVE : OF_FOUR).indexOf(position));
+        return 1 + Math.max(0, (strings == 5 ? OF_FIVE : OF_FOUR).indexOf(position));
     }
 
     /** {@return the side of every string's knob: bass and treble take turns, beginning at the nut with bass} */
     static Map<Position, Side> usualSides(int strings) {
         Map<Position, Side> sides = new EnumMap<>(Position.class);
         for (Position position : strings == 5 ? OF_FIVE : OF_FOUR) {
-            sides.put(position, placeFromNut(position, strings) % 2 == 0 ? Side.BASS : Side.TREBLE);
+            sides.put(position, placeFromNut(position, strings) % 2 == 1 ? Side.BASS : Side.TREBLE);
         }
         return sides;
     }

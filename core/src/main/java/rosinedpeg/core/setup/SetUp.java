@@ -188,7 +188,7 @@ public record SetUp(
      */
     public Pitch openString(Position position) {
         requireString(position);
-        return openStrings.get(position.ordinal());
+        return openStrings.get(position.number() - 1);
     }
 
     /** {@return from the middle of the pegbox to either wall, at a distance from the nut, in mm} */
@@ -247,7 +247,7 @@ public record SetUp(
      * @throws IllegalArgumentException when the instrument has no such string
      */
     public void requireString(Position position) {
-        if (position.ordinal() >= openStrings.size()) {
+        if (position.number() > openStrings.size()) {
             throw new IllegalArgumentException("position is " + position + "; it must be one of " + positions());
         }
     }
@@ -267,7 +267,7 @@ public record SetUp(
     }
 
     static double xAcross(Position position, int strings, double spacingMm) {
-        return spacingMm * (0.5 - (double) position.ordinal() / (strings - 1));
+        return spacingMm * (0.5 - (position.number() - 1.0) / (strings - 1));
     }
 
     /**

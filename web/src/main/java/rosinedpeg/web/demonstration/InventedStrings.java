@@ -143,7 +143,7 @@ class InventedStrings {
     /** The family follows from the open string and where it belongs. */
     private static Family familyOf(StringSpec spec) {
         for (Family family : Family.values()) {
-            if (family.openStrings().get(spec.position().ordinal()).equals(spec.nominalPitch())) {
+            if (family.openStrings().get(spec.position().number() - 1).equals(spec.nominalPitch())) {
                 return family;
             }
         }
