@@ -2,6 +2,7 @@ package rosinedpeg.web;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.Map;
 import java.util.stream.Collectors;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -20,18 +21,37 @@ final class ManySeasons {
      */
     static void pass(JdbcClient database, TransactionTemplate transaction, int instruments, int seasons)
             throws IOException {
-        String sql = new ClassPathResource("many-seasons.sql")
+        run(database, transaction, "many-seasons.sql", Map.of(":instruments", instruments, ":seasons", seasons));
+    }
+
+    /**
+     * Adds other workshops to the one that is there.
+     *
+     * @param workshops how many
+     * @param instruments how many of its instruments each of them has too
+     */
+    static void passElsewhere(JdbcClient database, TransactionTemplate transaction, int workshops, int instruments)
+            throws IOException {
+        run(database, transaction, "many-workshops.sql", Map.of(":workshops", workshops, ":each", instruments));
+    }
+
+    private static void run(
+            JdbcClient database, TransactionTemplate transaction, String name, Map<String, Integer> sizes)
+            throws IOException {
+        String sql = new ClassPathResource(name)
                 .getContentAsString(StandardCharsets.UTF_8)
                 .lines()
                 .filter(line -> !line.startsWith("--"))
-                .collect(Collectors.joining("\n"))
-                .replace(":instruments", String.valueOf(instruments))
-                .replace(":seasons", String.valueOf(seasons));
+                .collect(Collectors.joining("\n"));
+        for (Map.Entry<String, Integer> size : sizes.entrySet()) {
+            sql = sql.replace(size.getKey(), size.getValue().toString());
+        }
+        String[] statements = sql.split(";\\s*(\n|$)");
         transaction.executeWithoutResult(open -> {
-            for (String statement : sql.split(";\\s*(\n|$)")) {
+            for (String statement : statements) {
                 database.sql(statement).update();
             }
         });
-        database.sql("analyze").update();
+        database.sql("vacuum analyze").update();
     }
 }
