@@ -57,7 +57,7 @@ class PagesIT extends RunningApplication {
                 "/settling/" + string,
                 "/kit",
                 "/people",
-                "/?find=shelf 04",
+                "/?find=shelf%2004",
                 EMPTY_PAGE));
         for (String page : List.of(
                 "",
