@@ -1,7 +1,7 @@
 -- What a large workshop has after many seasons: :instruments instruments, copies of those that are there, and on each of them
 -- :seasons runs that are over, with their steps, the strings that came off, how they settled, and what was noticed.
 create temp table copy on commit drop as
-select gen_random_uuid() as id, i.id as of, i.workshop_id, 'Shelf ' || lpad((i.all + n)::text, 3, '0') as name
+select gen_random_uuid() as id, i.id as of, i.workshop_id, 'Shelf ' || lpad((i.all + n)::text, 4, '0') as name
 from generate_series(1, :instruments - (select count(*)::int from instrument)) n
 join (select *, row_number() over (order by name) - 1 as at, count(*) over () as all from instrument) i on i.at = n % i.all;
 

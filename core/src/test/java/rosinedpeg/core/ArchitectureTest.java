@@ -20,7 +20,7 @@ class ArchitectureTest {
         classes()
                 .should()
                 .onlyDependOnClassesThat()
-                .resideInAnyPackage("rosinedpeg.core..", "java..", "org.hipparchus..")
+                .resideInAnyPackage("rosinedpeg.core..", "java..", "org.hipparchus..", "org.jspecify..")
                 .check(core);
     }
 

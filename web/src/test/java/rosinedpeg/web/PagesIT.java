@@ -43,7 +43,7 @@ class PagesIT extends RunningApplication {
     void areAskedForByTwoDevicesAtOnce() throws Exception {
         fill();
         int times = Integer.getInteger("peg.pages");
-        UUID violin = instrument("Shelf 250");
+        UUID violin = instrument("Shelf 0250");
         UUID string = database.sql(
                         "select id from fitted_string where instrument_id = ? and removed_at is null limit 1")
                 .param(violin)

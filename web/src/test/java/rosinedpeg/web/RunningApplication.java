@@ -126,9 +126,10 @@ abstract class RunningApplication {
                 .single();
     }
 
+    /** {@return an instrument of the demonstration} */
     UUID instrument(String name) {
-        return database.sql("select id from instrument where name = ?")
-                .param(name)
+        return database.sql("select id from instrument where name = ? and workshop_id = ?")
+                .params(name, account("keeper").workshopId())
                 .query(UUID.class)
                 .single();
     }

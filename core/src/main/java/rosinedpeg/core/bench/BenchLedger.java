@@ -109,7 +109,7 @@ public final class BenchLedger {
                 .orElseGet(() -> state(0).told(mishap))
                 .in(plan, reached);
         MishapPlanner.strike(mishap, tensionsN);
-        pitchCents.keySet().removeIf(position -> tensionsN.get(position) == 0);
+        pitchCents.keySet().removeIf(position -> position.in(tensionsN) == 0);
         mishaps.add(mishap);
         lastStepSequence = wrong.sequence();
         askAgain();
@@ -169,7 +169,7 @@ public final class BenchLedger {
                 : plan.steps().get(step.index() - 1).tensionsAfterN();
         step.tensionsAfterN().forEach((position, tensionN) -> {
             boolean moves = !tensionN.equals(before.get(position));
-            boolean falls = moves && tensionN < before.get(position);
+            boolean falls = moves && tensionN < position.in(before);
             boolean roundOfAll = moves && step.position() == null;
             if (falls || roundOfAll) {
                 pitchCents.remove(position);
@@ -197,7 +197,7 @@ public final class BenchLedger {
         }
         boolean itsTurn = beingRaised && due.position() == position;
         boolean stillOld = plan.order().contains(position) && !itsTurn && !raised(position);
-        double atPitchN = stillOld ? plan.tensionsBeforeN().get(position) : target;
+        double atPitchN = stillOld ? position.in(plan.tensionsBeforeN()) : target;
         pitchCents.put(position, read.cents());
         tensionsN.put(position, atPitchN * new Cents(read.cents()).toTensionFraction());
     }

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.load.LoadBand;
@@ -75,8 +76,8 @@ public record BenchState(
         return plan.load().shares(thinnestN).treble();
     }
 
-    /** {@return the latest gap reading of the bridge in mm, null before the first} */
-    public Double gapMm() {
+    /** {@return the latest gap reading of the bridge in mm, none before the first} */
+    public @Nullable Double gapMm() {
         return looks.isEmpty() ? null : looks.get(looks.size() - 1).gapMm();
     }
 

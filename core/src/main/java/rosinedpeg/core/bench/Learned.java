@@ -158,12 +158,12 @@ public final class Learned {
     }
 
     private void read(Position position, double cents) {
-        double nowN = setUp.tensionN(strings.get(position)) * new Cents(cents).toTensionFraction();
+        double nowN = setUp.tensionN(position.in(strings)) * new Cents(cents).toTensionFraction();
         Double beforeN = lastN.get(position);
         double roseN = othersRoseN.getOrDefault(position, 0.0);
         if (beforeN != null && nowN <= beforeN && roseN >= LEAST_RISE_N) {
             seen.add(new Coupling.Observation(
-                    roseN, setUp.elasticity(strings.get(position)).stiffnessNPerMm(), beforeN - nowN));
+                    roseN, setUp.elasticity(position.in(strings)).stiffnessNPerMm(), beforeN - nowN));
         }
         if (beforeN != null && nowN > beforeN) {
             for (Position other : strings.keySet()) {

@@ -81,13 +81,13 @@ public final class StrungPegbox {
     /** {@return how a string is wound} */
     public WindingPlan winding(Position position) {
         requireNonNull(position, "position");
-        return plans.get(position);
+        return position.in(plans);
     }
 
     /** {@return the way of a string from the nut to its peg} */
     public WindingPlan.Line line(Position position) {
         requireNonNull(position, "position");
-        return lines.get(position);
+        return position.in(lines);
     }
 
     /**
@@ -98,15 +98,15 @@ public final class StrungPegbox {
      * @return those that go further than its peg and pass over it, nearest peg first
      */
     public Set<Position> coveredBy(Position position) {
-        WindingPlan below = plans.get(position);
+        WindingPlan below = position.in(plans);
         double room = roomToWorkMm(position);
         Set<Position> covering = EnumSet.noneOf(Position.class);
         for (Position other : strings.keySet()) {
             if (other == position || pegbox.fromNutMm(other) <= pegbox.fromNutMm(position)) {
                 continue;
             }
-            double x = lines.get(other).atY(pegbox.fromNutMm(position)).getX();
-            double reach = room + strings.get(other).diameterMm() / 2;
+            double x = other.in(lines).atY(pegbox.fromNutMm(position)).getX();
+            double reach = room + other.in(strings).diameterMm() / 2;
             if (x > below.fromXMm() - reach && x < below.toXMm() + reach) {
                 covering.add(other);
             }
@@ -124,7 +124,7 @@ public final class StrungPegbox {
             case CELLO -> 0.8;
             case BASS -> 1.5;
         };
-        return thicknesses * strings.get(position).diameterMm();
+        return thicknesses * position.in(strings).diameterMm();
     }
 
     /**
@@ -135,7 +135,7 @@ public final class StrungPegbox {
      */
     public List<Clearance> clearances(Position position) {
         List<Clearance> found = new ArrayList<>();
-        double half = strings.get(position).diameterMm() / 2;
+        double half = position.in(strings).diameterMm() / 2;
         double shaftRadius = pegbox.shaftDiameterMm() / 2;
         for (Position other : strings.keySet()) {
             if (other == position) {
@@ -145,16 +145,16 @@ public final class StrungPegbox {
             double width = pegbox.halfWidthMm(middle.getY());
             found.add(nearest(
                     position, Obstacle.SHAFT, other, half, p -> toCylinder(p, middle, -width, width, shaftRadius)));
-            WindingPlan wound = plans.get(other);
-            double turnsRadius = shaftRadius + strings.get(other).diameterMm();
+            WindingPlan wound = other.in(plans);
+            double turnsRadius = shaftRadius + other.in(strings).diameterMm();
             found.add(nearest(
                     position,
                     Obstacle.TURNS,
                     other,
                     half,
                     p -> toCylinder(p, middle, wound.fromXMm(), wound.toXMm(), turnsRadius)));
-            WindingPlan.Line line = lines.get(other);
-            double otherHalf = strings.get(other).diameterMm() / 2;
+            WindingPlan.Line line = other.in(lines);
+            double otherHalf = other.in(strings).diameterMm() / 2;
             found.add(nearest(position, Obstacle.STRING, other, half + otherHalf, p -> toSegment(p, line)));
         }
         for (Side side : Side.values()) {
@@ -178,7 +178,7 @@ public final class StrungPegbox {
         for (Position position : strings.keySet()) {
             for (Clearance clearance : clearances(position)) {
                 boolean alreadyToldByTheOther = clearance.obstacle() == Obstacle.STRING
-                        && clearance.other().compareTo(position) < 0;
+                        && clearance.belongsTo().stream().anyMatch(other -> other.compareTo(position) < 0);
                 if (clearance.touches() && !alreadyToldByTheOther && !meant(clearance)) {
                     touches.add(touch(clearance));
                 }
@@ -193,7 +193,7 @@ public final class StrungPegbox {
         Obstacle ownWall = pegbox.knobSide(position) < 0 ? Obstacle.BASS_WALL : Obstacle.TREBLE_WALL;
         return clearance.obstacle() == ownWall
                 && choice(position).wall() == Wall.WOUND_TO_WALL
-                && plans.get(position).wallGapMm() >= -LEANS_MM;
+                && position.in(plans).wallGapMm() >= -LEANS_MM;
     }
 
     private Touch touch(Clearance clearance) {
@@ -205,7 +205,7 @@ public final class StrungPegbox {
                     Touch.Cure.WIND_STRAIGHT,
                     new WindingChoice(Lock.STRAIGHT_TO_WALL, now.wall(), now.way(), HoleSide.KNOB_SIDE));
         }
-        Touch last = null;
+        Touch uncured = null;
         for (Map.Entry<Touch.Cure, WindingChoice> way : ways.entrySet()) {
             StrungPegbox otherwise = woundOtherwise(clearance.string(), way.getValue());
             List<Clearance> then = otherwise.clearances(clearance.string());
@@ -217,9 +217,9 @@ public final class StrungPegbox {
             if (then.stream().noneMatch(other -> other.touches() && !otherwise.meant(other))) {
                 return new Touch(clearance, same, way.getKey());
             }
-            last = last == null ? new Touch(clearance, same, Touch.Cure.REFER_TO_REPAIRER) : last;
+            uncured = uncured == null ? new Touch(clearance, same, Touch.Cure.REFER_TO_REPAIRER) : uncured;
         }
-        return last;
+        return requireNonNull(uncured);
     }
 
     private StrungPegbox woundOtherwise(Position position, WindingChoice choice) {
@@ -231,7 +231,7 @@ public final class StrungPegbox {
 
     private Clearance nearest(
             Position position, Obstacle obstacle, Position other, double minusMm, ToDoubleFunction<Vector3D> distance) {
-        WindingPlan.Line line = lines.get(position);
+        WindingPlan.Line line = position.in(lines);
         UnivariatePointValuePair best = new BrentOptimizer(1e-9, 1e-9)
                 .optimize(
                         new UnivariateObjectiveFunction(share -> distance.applyAsDouble(at(line, share))),
@@ -260,7 +260,7 @@ public final class StrungPegbox {
 
     /** Only where the string is below the wall's edge; the distance to a plane is least at one end of that piece. */
     private Optional<Clearance> toWall(Position position, Side side) {
-        WindingPlan.Line line = lines.get(position);
+        WindingPlan.Line line = position.in(lines);
         double enters = pegbox.wallTopZMm(position) / line.to().getZ();
         if (enters > 1) {
             return Optional.empty();
@@ -272,7 +272,7 @@ public final class StrungPegbox {
 
     /** The turns on a shaft reach further across than the string that leaves it. */
     private Clearance turnsToWall(Position position, Side side) {
-        WindingPlan plan = plans.get(position);
+        WindingPlan plan = position.in(plans);
         double endMm = side == Side.BASS ? -plan.fromXMm() : plan.toXMm();
         return new Clearance(
                 position,
@@ -289,13 +289,13 @@ public final class StrungPegbox {
                 position,
                 side == Side.BASS ? Obstacle.BASS_WALL : Obstacle.TREBLE_WALL,
                 null,
-                square - strings.get(position).diameterMm() / 2,
+                square - position.in(strings).diameterMm() / 2,
                 point);
     }
 
     private Clearance toFloor(Position position) {
-        Vector3D middle = pegbox.onShaft(position, plans.get(position).leavesXMm());
-        double below = pegbox.shaftDiameterMm() / 2 + strings.get(position).diameterMm();
+        Vector3D middle = pegbox.onShaft(position, position.in(plans).leavesXMm());
+        double below = pegbox.shaftDiameterMm() / 2 + position.in(strings).diameterMm();
         return new Clearance(
                 position,
                 Obstacle.FLOOR,

@@ -123,6 +123,7 @@ public record BenchSchedule(Map<BenchJob, LocalDate> days, List<Undone> undone, 
                     .toList();
             this.placed = new int[placeable.size()];
             Arrays.fill(placed, UNDONE);
+            this.best = placed.clone();
         }
 
         private int longestDay(BenchJob job) {

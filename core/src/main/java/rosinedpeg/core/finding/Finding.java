@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.strings.Position;
 
@@ -12,11 +13,12 @@ import rosinedpeg.core.strings.Position;
  *
  * @param kind what was found
  * @param severity what it asks for
- * @param position the string it concerns, null when it concerns the whole instrument
+ * @param position the string it concerns, none when it concerns the whole instrument
  * @param figures what it rests on, in the order its kind gives
  * @param refer whether it is work for a violin maker or repairer
  */
-public record Finding(FindingKind kind, Severity severity, Position position, List<Figure> figures, boolean refer) {
+public record Finding(
+        FindingKind kind, Severity severity, @Nullable Position position, List<Figure> figures, boolean refer) {
 
     /** Checks that nothing needed is missing. */
     public Finding {
@@ -26,7 +28,7 @@ public record Finding(FindingKind kind, Severity severity, Position position, Li
     }
 
     /** {@return a finding on one string that needs no repairer} */
-    public static Finding on(Position position, FindingKind kind, Severity severity, Figure... figures) {
+    public static Finding on(@Nullable Position position, FindingKind kind, Severity severity, Figure... figures) {
         return new Finding(kind, severity, position, List.of(figures), false);
     }
 

@@ -123,7 +123,7 @@ public final class FitCheck {
         }
         List<Finding> found = new ArrayList<>();
         madeForOtherSize(position, string).ifPresent(found::add);
-        if (!setUp.tailEnds().get(position).takes(string.end())) {
+        if (!position.in(setUp.tailEnds()).takes(string.end())) {
             found.add(Finding.on(position, FindingKind.END_MISMATCH, STOPS));
         }
         silk(position, string, found);

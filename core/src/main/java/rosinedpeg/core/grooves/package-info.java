@@ -1,2 +1,8 @@
-/** The grooves that strings lie in at bridge and nut, and what guards the wood under I. */
+/**
+ * The grooves that strings lie in at bridge and nut, {@link rosinedpeg.core.grooves.Groove}, and what guards the wood under
+ * I, {@link rosinedpeg.core.grooves.Guard}.
+ */
+@NullMarked
 package rosinedpeg.core.grooves;
+
+import org.jspecify.annotations.NullMarked;

@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
@@ -26,10 +27,10 @@ import rosinedpeg.core.wear.WearState;
  * @param parchment whether a parchment is glued over the groove of I
  * @param tube whether a tube is on I
  * @param tunersBuiltIn whether its fine tuners are part of the tailpiece
- * @param newestStringOn the day the newest string went on; null when nobody knows
- * @param bridgeLookedAtOn the day the bridge was measured last; null when it never was
+ * @param newestStringOn the day the newest string went on; none when nobody knows
+ * @param bridgeLookedAtOn the day the bridge was measured last; none when it never was
  * @param rosining how often rosin went on lately
- * @param pegWood what its pegs are made of; null when nobody recorded it
+ * @param pegWood what its pegs are made of; none when nobody recorded it
  */
 public record Condition(
         SetUp setUp,
@@ -40,10 +41,10 @@ public record Condition(
         boolean parchment,
         boolean tube,
         boolean tunersBuiltIn,
-        LocalDate newestStringOn,
-        LocalDate bridgeLookedAtOn,
+        @Nullable LocalDate newestStringOn,
+        @Nullable LocalDate bridgeLookedAtOn,
         Rosining rosining,
-        PegWood pegWood) {
+        @Nullable PegWood pegWood) {
 
     /** Copies what is mutable. */
     public Condition {

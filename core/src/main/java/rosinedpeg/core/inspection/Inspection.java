@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgePlace;
 import rosinedpeg.core.bridge.Lean;
@@ -40,6 +41,7 @@ import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegWood;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -319,7 +321,7 @@ public final class Inspection {
             add(FindingKind.TAILPIECE_NEAR_TOP, TODAY, mm(toTopMm), clearanceWanted());
         }
         setUp.positions().stream()
-                .filter(position -> setUp.tailEnds().get(position).hasFineTuner())
+                .filter(position -> position.in(setUp.tailEnds()).hasFineTuner())
                 .filter(this::tunerIsMeasured)
                 .forEach(this::tuner);
     }
@@ -349,8 +351,8 @@ public final class Inspection {
     }
 
     private boolean isMeasured(Quantity quantity, Position position) {
-        Figure figure = setUp.figure(quantity, position);
-        return figure != null && figure.origin() == MEASURED;
+        Measurable measurable = Measurable.of(quantity, position);
+        return setUp.has(measurable) && setUp.figure(measurable).origin() == MEASURED;
     }
 
     private static Figure mm(double value) {
@@ -361,11 +363,11 @@ public final class Inspection {
         add(null, kind, severity, figures);
     }
 
-    private void add(Position position, FindingKind kind, Severity severity, Figure... figures) {
+    private void add(@Nullable Position position, FindingKind kind, Severity severity, Figure... figures) {
         found.add(Finding.on(position, kind, severity, figures));
     }
 
-    private void refer(Position position, FindingKind kind, Severity severity, Figure... figures) {
+    private void refer(@Nullable Position position, FindingKind kind, Severity severity, Figure... figures) {
         found.add(new Finding(kind, severity, position, List.of(figures), true));
     }
 }

@@ -1,2 +1,9 @@
-/** Looks an instrument over: everything that was measured and noticed, judged at once. */
+/**
+ * Looks an instrument over: everything that was measured and noticed, judged at once. {@link
+ * rosinedpeg.core.inspection.Inspection} judges a {@link rosinedpeg.core.inspection.Condition}; a usual value never makes a
+ * finding, only what somebody measured or saw.
+ */
+@NullMarked
 package rosinedpeg.core.inspection;
+
+import org.jspecify.annotations.NullMarked;

@@ -83,7 +83,7 @@ public final class InstrumentLoad {
         double bassN = 0;
         double trebleN = 0;
         for (Map.Entry<Position, Double> entry : tensionsN.entrySet()) {
-            FeetLoad oneNewton = perNewton.get(entry.getKey());
+            FeetLoad oneNewton = entry.getKey().in(perNewton);
             bassN += entry.getValue() * oneNewton.bassN();
             trebleN += entry.getValue() * oneNewton.trebleN();
         }

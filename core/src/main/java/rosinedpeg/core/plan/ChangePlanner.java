@@ -40,31 +40,37 @@ public final class ChangePlanner {
         list.open(Material.NEW_STRING, Material.EYE_PROTECTION);
         List<Position> order = new ArrayList<>();
         for (OrderSearch.Move move : new OrderSearch(request, list.load(), list.before(), list.after()).search()) {
-            Position position = move.position();
-            switch (move.kind()) {
-                case SET_ASIDE -> strings.setAside(position);
-                case RETURN ->
-                    strings.layBack(
-                            position,
-                            order.contains(position)
-                                    ? list.tensionAfterN(position)
-                                    : list.before().get(position));
-                case OFF -> strings.takeOff(position, false, request.peg(position));
-                case ON -> {
-                    if (request.broken().contains(position)) {
-                        strings.takeOff(position, true, request.peg(position));
-                    }
-                    order.add(position);
-                    strings.putOn(request.replacements().get(position), request.winding(position));
-                }
-                case NIGHT -> {
-                    list.add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
-                    list.add(StepKind.REST_TILL_TOMORROW, null);
-                }
-            }
+            move.string()
+                    .ifPresentOrElse(
+                            position -> work(request, list, strings, order, move.kind(), position),
+                            list::restTillTomorrow);
         }
         list.finish();
         return list.plan(order, laterOn(request));
+    }
+
+    private static void work(
+            ChangeRequest request,
+            StepList list,
+            StringSteps strings,
+            List<Position> order,
+            OrderSearch.Kind kind,
+            Position position) {
+        switch (kind) {
+            case SET_ASIDE -> strings.setAside(position);
+            case RETURN ->
+                strings.layBack(
+                        position, order.contains(position) ? list.tensionAfterN(position) : position.in(list.before()));
+            case OFF -> strings.takeOff(position, false, request.peg(position));
+            case ON -> {
+                if (request.broken().contains(position)) {
+                    strings.takeOff(position, true, request.peg(position));
+                }
+                order.add(position);
+                strings.putOn(position.in(request.replacements()), request.winding(position));
+            }
+            case NIGHT -> throw new IllegalArgumentException("a night has no string");
+        }
     }
 
     /** Synthetic strings draw a lot of length in before they hold: only then the pegs come to where the hand wants them. */

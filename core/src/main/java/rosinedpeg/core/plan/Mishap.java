@@ -3,6 +3,7 @@ package rosinedpeg.core.plan;
 import static java.util.Objects.requireNonNull;
 
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.strings.Position;
 
@@ -10,10 +11,11 @@ import rosinedpeg.core.strings.Position;
  * Something that goes wrong in the middle of the work.
  *
  * @param kind what
- * @param position with which string; null where it concerns the whole instrument
- * @param place where the string broke; null for everything else
+ * @param position with which string; none where it concerns the whole instrument
+ * @param place where the string broke; none for everything else
  */
-public record Mishap(Kind kind, Position position, BreakPlace place) {
+public record Mishap(
+        Kind kind, @Nullable Position position, @Nullable BreakPlace place) {
 
     /**
      * Checks that the parts go together.
@@ -33,7 +35,7 @@ public record Mishap(Kind kind, Position position, BreakPlace place) {
     }
 
     /** {@return something that went wrong with a string} */
-    public static Mishap of(Kind kind, Position position) {
+    public static Mishap of(Kind kind, @Nullable Position position) {
         return new Mishap(kind, position, null);
     }
 

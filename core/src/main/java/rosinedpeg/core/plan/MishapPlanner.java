@@ -153,9 +153,9 @@ public final class MishapPlanner {
     private List<Step> without(Position stays) {
         Map<Position, Double> carriedN = list.tensionsN();
         Set<Position> still = EnumSet.of(stays);
-        if (carriedN.get(stays) == 0) {
+        if (stays.in(carriedN) == 0) {
             carriedN.forEach((position, tensionN) -> {
-                if (tensionN >= BEGUN * plan.tensionsBeforeN().get(position)) {
+                if (tensionN >= BEGUN * position.in(plan.tensionsBeforeN())) {
                     still.add(position);
                 }
             });
@@ -201,6 +201,8 @@ public final class MishapPlanner {
     private record Remedy(int tries, IntConsumer cure, Supplier<List<Step>> referral) {}
 
     /** Cure and referral of every mishap; one that is added here does not compile without both. */
+    // A mishap of a string names it, and the others do not ask for one.
+    @SuppressWarnings("NullAway")
     private Remedy remedy(Mishap mishap) {
         Position position = mishap.position();
         boolean friction = plan.setUp().pegKind().holdsByFriction();
@@ -313,7 +315,7 @@ public final class MishapPlanner {
     private void takeOutRemains(Position position) {
         layFlatWithout(position);
         list.setTensionN(position, 0);
-        if (plan.setUp().tailEnds().get(position).hasFineTuner()) {
+        if (position.in(plan.setUp().tailEnds()).hasFineTuner()) {
             list.add(StepKind.BACK_OUT_FINE_TUNER, position);
         }
         list.add(
@@ -371,7 +373,7 @@ public final class MishapPlanner {
                 .filter(step -> withTail || !BEFORE_HUNG.contains(step.kind()))
                 .toList();
         boolean wound = done.stream().anyMatch(step -> step.kind() == StepKind.SEAT_IN_GROOVES);
-        if (wound || expectedN.get(position) == 0) {
+        if (wound || position.in(expectedN) == 0) {
             Set<StepKind> again = EnumSet.noneOf(StepKind.class);
             done.stream().filter(step -> again.add(step.kind())).forEach(step -> putOnAgain(step, withTail));
         } else {
@@ -387,7 +389,7 @@ public final class MishapPlanner {
     }
 
     private void putOnAgain(Step step, boolean withTail) {
-        if (step.kind().turnsItsPeg()) {
+        if (step.kind().turnsItsPeg() && step.position() != null) {
             list.testMachine(step.position());
         }
         List<Caution> cautions = new ArrayList<>(step.cautions());
@@ -410,12 +412,12 @@ public final class MishapPlanner {
     }
 
     private void bringBackUp(Position position) {
-        if (expectedN.get(position) > 0) {
+        if (position.in(expectedN) > 0) {
             list.testMachine(position);
             if (list.unheld()) {
                 list.lookForPost();
             }
-            list.setTensionN(position, expectedN.get(position));
+            list.setTensionN(position, position.in(expectedN));
             list.add(
                     StepKind.BRING_BACK_UP,
                     position,
@@ -426,7 +428,7 @@ public final class MishapPlanner {
     }
 
     private void aside(Position position, Runnable work) {
-        double expected = expectedN.get(position);
+        double expected = position.in(expectedN);
         if (expected == 0) {
             work.run();
             return;

@@ -8,7 +8,9 @@ import java.util.Comparator;
 import java.util.Deque;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.PriorityQueue;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.setup.SetUp;
@@ -37,7 +39,12 @@ final class OrderSearch {
     }
 
     /** One move; a night has no position. */
-    record Move(Kind kind, Position position) {}
+    record Move(Kind kind, @Nullable Position position) {
+
+        Optional<Position> string() {
+            return Optional.ofNullable(position);
+        }
+    }
 
     private static final int BEFORE = 0;
     private static final int ASIDE = 1;

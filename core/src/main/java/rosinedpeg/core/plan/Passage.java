@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -35,10 +36,10 @@ public record Passage(Optional<Position> string, List<Step> steps) {
     public static List<Passage> of(ChangePlan plan) {
         requireNonNull(plan, "plan");
         List<Passage> passages = new ArrayList<>();
-        Position hands = null;
+        @Nullable Position hands = null;
         List<Step> stretch = new ArrayList<>();
         for (Step step : plan.steps()) {
-            Position at = string(plan, step, hands);
+            @Nullable Position at = string(plan, step, hands);
             if (at != hands && !stretch.isEmpty()) {
                 passages.add(new Passage(Optional.ofNullable(hands), stretch));
                 stretch = new ArrayList<>();
@@ -53,7 +54,7 @@ public record Passage(Optional<Position> string, List<Step> steps) {
     }
 
     /** The string a step is part of the work on; {@code before} is that of the step before it. */
-    private static Position string(ChangePlan plan, Step step, Position before) {
+    private static @Nullable Position string(ChangePlan plan, Step step, @Nullable Position before) {
         List<Step> steps = plan.steps();
         if (step.kind() == StepKind.SET_ASIDE_NEIGHBOUR) {
             return steps.subList(step.index(), steps.size()).stream()

@@ -82,7 +82,7 @@ public final class RepairPlanner {
         Set<Position> over = request.over(position);
         steps.setAsideDuring(over, () -> {
             steps.remove(position, broken);
-            steps.putOn(request.replacements().get(position), request.winding(position));
+            steps.putOn(position.in(request.replacements()), request.winding(position));
         });
         list.add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
         list.settleGuard();
@@ -209,9 +209,9 @@ public final class RepairPlanner {
         for (Position position : setUp.positions()) {
             if (pegs.containsKey(position)) {
                 steps.setAsideDuring(
-                        covering.get(position),
+                        position.in(covering),
                         () -> steps.servicePeg(
-                                strings.get(position),
+                                position.in(strings),
                                 ChangeRequest.winding(setUp, schools, position),
                                 pegs.get(position)));
             }

@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
@@ -18,7 +19,7 @@ import rosinedpeg.core.strings.Position;
  *
  * @param index its place in the plan, from 0
  * @param kind what is done
- * @param position the string it is done for, null when it is for the whole instrument
+ * @param position the string it is done for, none when it is for the whole instrument
  * @param materials what is used
  * @param cautions what to take care of
  * @param figures what the step needs to know
@@ -29,7 +30,7 @@ import rosinedpeg.core.strings.Position;
 public record Step(
         int index,
         StepKind kind,
-        Position position,
+        @Nullable Position position,
         List<Material> materials,
         List<Caution> cautions,
         Map<StepFigure, Figure> figures,

@@ -8,6 +8,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bridge.BridgeEasing;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.figure.Figure;
@@ -97,7 +98,7 @@ final class StepList {
     }
 
     double tensionAfterN(Position position) {
-        return after.get(position);
+        return position.in(after);
     }
 
     /** {@return what every string carries now, in N} */
@@ -116,7 +117,7 @@ final class StepList {
     }
 
     double tensionN(Position position) {
-        return tensionsN.get(position);
+        return position.in(tensionsN);
     }
 
     /** Says that a string carries nothing as the work begins. */
@@ -137,17 +138,17 @@ final class StepList {
         return guard;
     }
 
-    void add(StepKind stepKind, Position position, Material... materials) {
+    void add(StepKind stepKind, @Nullable Position position, Material... materials) {
         add(stepKind, position, List.of(materials), List.of());
     }
 
-    void add(StepKind stepKind, Position position, List<Material> materials, List<Caution> cautions) {
+    void add(StepKind stepKind, @Nullable Position position, List<Material> materials, List<Caution> cautions) {
         add(stepKind, position, materials, cautions, Map.of());
     }
 
     void add(
             StepKind stepKind,
-            Position position,
+            @Nullable Position position,
             List<Material> materials,
             List<Caution> cautions,
             Map<StepFigure, Figure> figures) {
@@ -228,6 +229,12 @@ final class StepList {
         add(StepKind.MARK_BRIDGE, null, Material.SOFT_PENCIL);
     }
 
+    /** Everything is on and in tune; the instrument rests until the next day. */
+    void restTillTomorrow() {
+        add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
+        add(StepKind.REST_TILL_TOMORROW, null);
+    }
+
     /** Rounds the work off: tuned round, bridge looked at, fine tuners looked at, recorded. */
     void finish() {
         add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
@@ -236,7 +243,7 @@ final class StepList {
             add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
         }
         add(StepKind.LAST_BRIDGE_CHECK, null, List.of(Material.RIGHT_ANGLE_CARD), atBridge());
-        if (setUp.positions().stream().anyMatch(p -> setUp.tailEnds().get(p).hasFineTuner())) {
+        if (setUp.positions().stream().anyMatch(p -> p.in(setUp.tailEnds()).hasFineTuner())) {
             add(StepKind.CHECK_FINE_TUNERS, null);
         }
         settleGuard();
@@ -253,8 +260,8 @@ final class StepList {
     /** What guards the groove of I is put right once I has moved. */
     void settleGuard() {
         Double fullN = after.get(Position.I);
-        boolean moved = fullN != null
-                && steps.stream().anyMatch(step -> step.tensionsAfterN().get(Position.I) < MOVED * fullN);
+        boolean moved =
+                fullN != null && steps.stream().anyMatch(step -> Position.I.in(step.tensionsAfterN()) < MOVED * fullN);
         boolean tubeOn = guard == Guard.TUBE || steps.stream().anyMatch(step -> step.kind() == StepKind.SLIDE_TUBE_ON);
         if (moved && tubeOn) {
             add(StepKind.SEAT_TUBE, Position.I, List.of(), List.of(Caution.BRIDGE));
@@ -301,7 +308,7 @@ final class StepList {
     }
 
     /** A look at the bridge, which is all that says it stands. */
-    void checkBridge(Position position) {
+    void checkBridge(@Nullable Position position) {
         add(StepKind.CHECK_BRIDGE, position, List.of(Material.RIGHT_ANGLE_CARD), atBridge(Caution.BRIDGE));
     }
 
@@ -398,7 +405,7 @@ final class StepList {
         }
     }
 
-    private void tryMachine(Position position) {
+    private void tryMachine(@Nullable Position position) {
         add(StepKind.TEST_MACHINE_DIRECTION, position, List.of(Material.WINDER), List.of(Caution.POWERED_WINDER));
     }
 

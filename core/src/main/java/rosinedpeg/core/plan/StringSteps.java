@@ -97,7 +97,7 @@ final class StringSteps {
                 position,
                 List.of(Material.LINT_FREE_CLOTH, Material.ALCOHOL),
                 List.of(Caution.SOLVENT));
-        if (list.isService() && setUp.tailEnds().get(position).hasFineTuner()) {
+        if (list.isService() && position.in(setUp.tailEnds()).hasFineTuner()) {
             list.add(StepKind.SERVICE_FINE_TUNER, position, Material.LINT_FREE_CLOTH);
         }
         treatPeg(position, peg);
@@ -129,7 +129,7 @@ final class StringSteps {
     }
 
     private void backOutFineTuner(Position position) {
-        if (setUp.tailEnds().get(position).hasFineTuner()) {
+        if (position.in(setUp.tailEnds()).hasFineTuner()) {
             list.add(StepKind.BACK_OUT_FINE_TUNER, position);
         }
     }

@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -50,7 +51,7 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
      * @param strings the strings on it, at pitch or on their way
      * @param tensionsN present tension of each string, in N; one that carries nothing is left out
      * @param coupling how much the instrument gives
-     * @param raised the string that is being brought up, or null in a round of all
+     * @param raised the string that is being brought up, or none in a round of all
      * @return what to do; empty when every string is in tune
      */
     public static Optional<NextRound> of(
@@ -58,7 +59,7 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
             Map<Position, StringSpec> strings,
             Map<Position, Double> tensionsN,
             Coupling coupling,
-            Position raised) {
+            @Nullable Position raised) {
         requireFinite("tensionsN", tensionsN);
         Map<Position, TunedString> on = tuned(setUp, strings, tensionsN, raised);
         if (on.isEmpty()) {
@@ -72,11 +73,11 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
                 ? Optional.of(raised)
                 : best.order().stream()
                         .filter(position ->
-                                Math.abs(on.get(position).centsAt(nowN.get(position))) > TuningRounds.TOLERANCE_CENTS)
+                                Math.abs(position.in(on).centsAt(position.in(nowN))) > TuningRounds.TOLERANCE_CENTS)
                         .findFirst();
         return next.map(position -> {
             Map<Position, Cents> drops = new EnumMap<>(rounds.predictedDrops(nowN, position));
-            drops.keySet().removeIf(other -> nowN.get(other) < SOUNDS * setUp.tensionN(strings.get(other)));
+            drops.keySet().removeIf(other -> other.in(nowN) < SOUNDS * setUp.tensionN(other.in(strings)));
             return new NextRound(position, drops, best.count(), best.order());
         });
     }
@@ -106,7 +107,10 @@ public record NextRound(Position next, Map<Position, Cents> drops, int rounds, L
     }
 
     private static Map<Position, TunedString> tuned(
-            SetUp setUp, Map<Position, StringSpec> strings, Map<Position, Double> tensionsN, Position raised) {
+            SetUp setUp,
+            Map<Position, StringSpec> strings,
+            Map<Position, Double> tensionsN,
+            @Nullable Position raised) {
         Map<Position, TunedString> on = new EnumMap<>(Position.class);
         strings.forEach((position, string) -> {
             if (tensionsN.getOrDefault(position, 0.0) > 0 || position == raised) {

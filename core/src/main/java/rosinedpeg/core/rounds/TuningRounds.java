@@ -116,8 +116,8 @@ public final class TuningRounds {
             if (other.position() != raised && nowN.getOrDefault(other.position(), 0.0) > 0) {
                 drops.put(
                         other.position(),
-                        new Cents(other.centsAt(afterN.get(other.position()))
-                                - other.centsAt(nowN.get(other.position()))));
+                        new Cents(other.centsAt(other.position().in(afterN))
+                                - other.centsAt(other.position().in(nowN))));
             }
         }
         return drops;
@@ -140,7 +140,8 @@ public final class TuningRounds {
 
     private Map<Position, Double> cents(Map<Position, Double> tensionsN) {
         Map<Position, Double> cents = new EnumMap<>(Position.class);
-        strings.forEach(string -> cents.put(string.position(), string.centsAt(tensionsN.get(string.position()))));
+        strings.forEach(string ->
+                cents.put(string.position(), string.centsAt(string.position().in(tensionsN))));
         return cents;
     }
 

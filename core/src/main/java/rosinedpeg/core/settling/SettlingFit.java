@@ -54,6 +54,8 @@ public final class SettlingFit {
     private static final double MOST_LN_TOTAL = Math.log(1990);
     /** Points of the grid along each axis, and how many spreads it reaches from the best fit. */
     private static final int GRID = 17;
+    /** As near as the hour of a point of the grid is looked for, in h. */
+    private static final double NEARLY = 1e-5;
 
     private static final double GRID_REACH = 4;
 
@@ -158,8 +160,9 @@ public final class SettlingFit {
                 double lnTau = clamp(best.getEntry(1) + a * axes[0][1] + b * axes[1][1], MOST_LN_TAU);
                 double weight = Math.exp(logPosterior(lnTotal, lnTau) - atBest);
                 all += weight;
-                weighed[i * GRID + j] =
-                        new double[] {forecast(lnTotal, lnTau).steadyAtHours(toleranceCents, windowHours), weight};
+                weighed[i * GRID + j] = new double[] {
+                    forecast(lnTotal, lnTau).steadyAtHours(toleranceCents, windowHours, NEARLY), weight
+                };
             }
         }
         Arrays.sort(weighed, Comparator.comparingDouble(point -> point[0]));

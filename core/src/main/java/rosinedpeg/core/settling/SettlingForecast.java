@@ -22,6 +22,8 @@ public record SettlingForecast(double totalCents, double tauHours) {
 
     /** Nothing is foretold beyond a year. */
     public static final double FURTHEST_HOURS = 24 * 365;
+    /** As near as an hour is looked for, in h. */
+    private static final double EXACTLY = 1e-7;
     /** Allowed losses. */
     public static final Range TOTAL = new Range(0, 2000, Unit.CENT);
     /** Allowed times. */
@@ -77,9 +79,14 @@ public record SettlingForecast(double totalCents, double tauHours) {
      * @return hours since it came to pitch
      */
     public double steadyAtHours(double toleranceCents, double windowHours) {
+        return steadyAtHours(toleranceCents, windowHours, EXACTLY);
+    }
+
+    /** {@return the same, found to within so many hours} */
+    double steadyAtHours(double toleranceCents, double windowHours, double withinHours) {
         requireFinite("windowHours", windowHours);
         TOLERANCE.require("toleranceCents", toleranceCents);
-        return firstHour(hour -> toleranceCents - driftCents(hour, hour + windowHours), 0)
+        return firstHour(hour -> toleranceCents - driftCents(hour, hour + windowHours), 0, withinHours)
                 .orElse(FURTHEST_HOURS);
     }
 
@@ -98,11 +105,11 @@ public record SettlingForecast(double totalCents, double tauHours) {
     public OptionalDouble wantsTuningAtHours(double tunedAtHours, double toleranceCents) {
         requireFinite("tunedAtHours", tunedAtHours);
         TOLERANCE.require("toleranceCents", toleranceCents);
-        return firstHour(hour -> driftCents(tunedAtHours, hour) - toleranceCents, tunedAtHours);
+        return firstHour(hour -> driftCents(tunedAtHours, hour) - toleranceCents, tunedAtHours, EXACTLY);
     }
 
     /** Bisection for the first hour at which a rising function reaches 0. */
-    private static OptionalDouble firstHour(DoubleUnaryOperator rising, double fromHours) {
+    private static OptionalDouble firstHour(DoubleUnaryOperator rising, double fromHours, double withinHours) {
         double low = fromHours;
         double high = fromHours + FURTHEST_HOURS;
         if (rising.applyAsDouble(low) >= 0) {
@@ -111,7 +118,7 @@ public record SettlingForecast(double totalCents, double tauHours) {
         if (rising.applyAsDouble(high) < 0) {
             return OptionalDouble.empty();
         }
-        while (high - low > 1e-7) {
+        while (high - low > withinHours) {
             double middle = (low + high) / 2;
             if (rising.applyAsDouble(middle) >= 0) {
                 high = middle;

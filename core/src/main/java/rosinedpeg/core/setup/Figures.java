@@ -1,9 +1,12 @@
 package rosinedpeg.core.setup;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.strings.Position;
@@ -25,18 +28,24 @@ final class Figures implements Known {
             List<Position> positions = quantity.ofEachString()
                     ? List.of(Position.values()).subList(0, strings())
                     : Collections.singletonList(null);
-            for (Position position : positions) {
-                if (quantity.isOn(this, position)) {
+            for (@Nullable Position position : positions) {
+                if (quantity.isOn(this, ofString(position))) {
                     Measurable measurable = new Measurable(quantity, position);
                     Figure figure = measured.get(measurable);
                     figures.put(
                             measurable,
                             figure != null
                                     ? figure
-                                    : Figure.byDefault(quantity.usual(this, position), quantity.unit()));
+                                    : Figure.byDefault(quantity.usual(this, ofString(position)), quantity.unit()));
                 }
             }
         }
+    }
+
+    /** What the whole instrument has never asks for a string. */
+    @SuppressWarnings("NullAway")
+    private static Position ofString(@Nullable Position position) {
+        return position;
     }
 
     Map<Measurable, Figure> all() {
@@ -44,7 +53,7 @@ final class Figures implements Known {
     }
 
     Range range(Measurable measurable) {
-        return measurable.quantity().range(this, measurable.position());
+        return measurable.quantity().range(this, ofString(measurable.position()));
     }
 
     @Override
@@ -64,16 +73,17 @@ final class Figures implements Known {
 
     @Override
     public TailEnd tailEnd(Position position) {
-        return tailEnds.get(position);
+        return position.in(tailEnds);
     }
 
     @Override
     public double value(Quantity quantity) {
-        return figures.get(Measurable.of(quantity)).value();
+        return requireNonNull(figures.get(Measurable.of(quantity)), "quantity").value();
     }
 
     @Override
     public double value(Quantity quantity, Position position) {
-        return figures.get(Measurable.of(quantity, position)).value();
+        return requireNonNull(figures.get(Measurable.of(quantity, position)), "quantity")
+                .value();
     }
 }

@@ -1,5 +1,6 @@
 package rosinedpeg.core.setup;
 
+import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.setup.Family.BASS;
 import static rosinedpeg.core.setup.Family.CELLO;
 import static rosinedpeg.core.setup.Family.VIOLA;
@@ -196,17 +197,17 @@ final class FullSize {
 
     /** {@return what is usual on the full size of a family} */
     static FullSize ofFamily(Family family) {
-        return OF_FAMILY.get(family);
+        return requireNonNull(OF_FAMILY.get(family));
     }
 
     /** {@return the usual value of a quantity that a family has one of for itself} */
     double value(Quantity quantity) {
-        return usual.get(quantity);
+        return requireNonNull(usual.get(quantity), "quantity");
     }
 
     /** {@return how thick a typical string is at I to IV, in mm} */
     double stringDiameterMm(Position position) {
-        return stringDiametersMm.get(position);
+        return position.in(stringDiametersMm);
     }
 
     /** {@return from the nut to a peg, in mm; 1 for the one next to the nut, 5 for the last of five} */

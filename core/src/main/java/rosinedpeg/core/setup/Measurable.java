@@ -4,19 +4,20 @@ import static java.util.Objects.requireNonNull;
 
 import java.util.Arrays;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
 
 /**
  * One thing that can be measured on an instrument: a quantity, of one of its strings where each has its own.
  *
  * @param quantity what
- * @param position of which string; null exactly when the instrument has only one of it
+ * @param position of which string; none exactly when the instrument has only one of it
  */
-public record Measurable(Quantity quantity, Position position) {
+public record Measurable(Quantity quantity, @Nullable Position position) {
 
     private static final int STRINGS = Position.values().length;
     /** Each is made once: figures are looked up by them all the time. */
-    private static final Measurable[] KNOWN = new Measurable[Quantity.values().length * (STRINGS + 1)];
+    private static final @Nullable Measurable[] KNOWN = new Measurable[Quantity.values().length * (STRINGS + 1)];
 
     /**
      * Checks that the parts go together.
@@ -37,7 +38,7 @@ public record Measurable(Quantity quantity, Position position) {
     }
 
     /** {@return a quantity of one string} */
-    public static Measurable of(Quantity quantity, Position position) {
+    public static Measurable of(Quantity quantity, @Nullable Position position) {
         int place = place(quantity, position);
         Measurable known = KNOWN[place];
         if (known == null) {
@@ -47,7 +48,7 @@ public record Measurable(Quantity quantity, Position position) {
         return known;
     }
 
-    private static int place(Quantity quantity, Position position) {
+    private static int place(Quantity quantity, @Nullable Position position) {
         return quantity.ordinal() * (STRINGS + 1) + (position == null ? STRINGS : position.ordinal());
     }
 

@@ -85,7 +85,15 @@ public record SetUp(
             List<Pitch> openStrings,
             Map<Measurable, Figure> figures,
             Map<Position, TailEnd> tailEnds) {
-        this(size, leftHanded, referenceA, openStrings, figures, tailEnds, null, null);
+        this(
+                size,
+                leftHanded,
+                referenceA,
+                openStrings,
+                figures,
+                tailEnds,
+                Map.of(),
+                size.family().usualPegs());
     }
 
     /** {@return an instrument of that size with nothing measured, a fine tuner for a ball on I} */
@@ -109,18 +117,35 @@ public record SetUp(
         return List.of(Position.values()).subList(0, openStrings.size());
     }
 
-    /** {@return the figure of what can be measured; null for what such an instrument does not have} */
-    public Figure figure(Measurable measurable) {
+    /** {@return whether such an instrument has what can be measured on some} */
+    public boolean has(Measurable measurable) {
         requireNonNull(measurable, "measurable");
-        return figures.get(measurable);
+        return figures.containsKey(measurable);
     }
 
-    /** {@return the figure of a quantity of the whole instrument; null for what such an instrument does not have} */
+    /**
+     * The figure of what can be measured.
+     *
+     * @param measurable what this instrument {@linkplain #has has}
+     * @return its figure, measured or usual
+     * @throws IllegalArgumentException when such an instrument does not have it
+     */
+    public Figure figure(Measurable measurable) {
+        requireNonNull(measurable, "measurable");
+        Figure figure = figures.get(measurable);
+        if (figure == null) {
+            throw new IllegalArgumentException("quantity is " + measurable.code() + "; it must be one of "
+                    + figures.keySet().stream().map(Measurable::code).toList());
+        }
+        return figure;
+    }
+
+    /** {@return the same for a quantity of the whole instrument} */
     public Figure figure(Quantity quantity) {
         return figure(Measurable.of(quantity));
     }
 
-    /** {@return the figure of a string's quantity; null for what such an instrument does not have} */
+    /** {@return the same for a quantity of one string} */
     public Figure figure(Quantity quantity, Position position) {
         return figure(Measurable.of(quantity, position));
     }
@@ -159,12 +184,7 @@ public record SetUp(
     }
 
     private double value(Measurable measurable) {
-        Figure figure = figures.get(measurable);
-        if (figure == null) {
-            throw new IllegalArgumentException("quantity is " + measurable.code() + "; it must be one of "
-                    + figures.keySet().stream().map(Measurable::code).toList());
-        }
-        return figure.value();
+        return figure(measurable).value();
     }
 
     /** {@return {@code MEASURED} when all of the quantities were measured, {@code DEFAULT} otherwise} */
@@ -225,7 +245,7 @@ public record SetUp(
      */
     public Side pegSide(Position position) {
         requireString(position);
-        return pegSides.get(position);
+        return position.in(pegSides);
     }
 
     /**

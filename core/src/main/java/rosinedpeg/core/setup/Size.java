@@ -47,7 +47,7 @@ public record Size(Family family, String code, double vibratingLengthMm) {
 
     /** {@return the sizes of a family, the one its default measurements are given for first} */
     public static List<Size> of(Family family) {
-        return SIZES.get(family);
+        return requireNonNull(SIZES.get(requireNonNull(family, "family")));
     }
 
     /**

@@ -344,7 +344,7 @@ public final class PracticeInstrument {
         }
 
         private void breakOrPullOut(Position position) {
-            PracticeString there = now.strings.get(position);
+            PracticeString there = position.in(now.strings);
             double tensionN = tensionN(position);
             double breaksAt = there.string().breakingTensionN() * (1 + BREAKING_SPREAD * (2 * luck.nextDouble() - 1));
             if (tensionN > breaksAt) {

@@ -39,6 +39,20 @@ public enum Position {
         return Collections.unmodifiableMap(copy);
     }
 
+    /**
+     * What a map has for this string.
+     *
+     * @param map one that has something for it
+     * @throws IllegalArgumentException when it has nothing
+     */
+    public <V> V in(Map<Position, V> map) {
+        V value = map.get(this);
+        if (value == null) {
+            throw new IllegalArgumentException("position is " + this + "; it must be one of " + map.keySet());
+        }
+        return value;
+    }
+
     /** {@return whether the other string lies next to this one} */
     public boolean isNeighbourOf(Position other) {
         return Math.abs(ordinal() - other.ordinal()) == 1;

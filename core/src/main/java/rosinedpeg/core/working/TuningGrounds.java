@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
@@ -47,8 +48,8 @@ public record TuningGrounds(
         tensionsN = Position.inOrder(tensionsN);
     }
 
-    /** {@return the same, asked about the sinking of one string with the one that is tuned next; of none when null} */
-    public TuningGrounds about(Position asked) {
+    /** {@return the same, asked about the sinking of one string with the one that is tuned next; of none without one} */
+    public TuningGrounds about(@Nullable Position asked) {
         Optional<Position> next = asked == null ? raised : next().map(NextRound::next);
         return new TuningGrounds(setUp, strings, tensionsN, coupling, next, Optional.ofNullable(asked));
     }

@@ -2,6 +2,7 @@ package rosinedpeg.core.working;
 
 import static java.util.Objects.requireNonNull;
 
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.strings.Position;
 
@@ -32,10 +33,10 @@ public sealed interface What {
      * Anything else.
      *
      * @param part what
-     * @param position the string it belongs to, null for the whole instrument
+     * @param position the string it belongs to, none for the whole instrument
      * @param number which of several, from 1; 0 where there is one
      */
-    record Other(Part part, Position position, int number) implements What {
+    record Other(Part part, @Nullable Position position, int number) implements What {
         /** Checks the parts. */
         public Other {
             requireNonNull(part, "part");

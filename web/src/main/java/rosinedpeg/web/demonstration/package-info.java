@@ -1,4 +1,7 @@
-/** Lantern Quay, the made-up workshop that the demonstration shows. */
+/**
+ * Lantern Quay, the made-up workshop that the demonstration shows. It is made through the same doors that people use, so
+ * that it can have nothing a person's own workshop could not.
+ */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {
             "platform",

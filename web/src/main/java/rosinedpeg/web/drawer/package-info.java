@@ -1,3 +1,6 @@
-/** The kinds of string the workshop works with. */
+/**
+ * The kinds of string the workshop works with, as their makers describe them: {@link rosinedpeg.web.drawer.StringKinds}. A
+ * string on an instrument is of a kind, and is not one.
+ */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
 package rosinedpeg.web.drawer;

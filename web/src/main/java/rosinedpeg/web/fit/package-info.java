@@ -1,4 +1,7 @@
-/** Whether a string fits an instrument, before anybody opens the packet. */
+/**
+ * Whether a string fits an instrument, before anybody opens the packet: any kind of the drawer laid along it. One page; the
+ * judgement is the core's.
+ */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"platform", "instrument", "drawer", "findings", "drawing"})
 package rosinedpeg.web.fit;

@@ -164,7 +164,7 @@ public class Instruments implements LogSource {
     public void measure(UUID id, Map<Measurable, Double> values, LocalDate measuredOn, UUID press) {
         SetUp setUp = get(id).setUp();
         values.keySet().stream()
-                .filter(measurable -> setUp.figure(measurable) == null)
+                .filter(measurable -> !setUp.has(measurable))
                 .findAny()
                 .ifPresent(missing -> {
                     throw new NotFoundException(missing.code() + " of " + id);

@@ -1,3 +1,6 @@
-/** The tuner: a device beside the bench that says what a string sounds like, and a stand-in for it. */
+/**
+ * The tuner: a device beside the bench that says what a string sounds like, {@link rosinedpeg.web.listen.Tuner}, and a
+ * stand-in for it that ships with the demonstration.
+ */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
 package rosinedpeg.web.listen;

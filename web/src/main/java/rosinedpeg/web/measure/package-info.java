@@ -1,3 +1,6 @@
-/** The guided sitting in which an instrument is measured, area by area. What comes of it is kept with the instrument. */
+/**
+ * The guided sitting in which an instrument is measured, area by area, {@link rosinedpeg.web.measure.MeasuredArea}. What
+ * comes of it is kept with the instrument.
+ */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing"})
 package rosinedpeg.web.measure;

@@ -83,7 +83,7 @@ class PegController {
         Optional<LocalDate> day = Entry.date(result, "on", form.on(), EARLIEST, today());
         Optional<String> text =
                 form.text().isBlank() ? Optional.empty() : Entry.text(result, "text", form.text(), LONGEST_TEXT);
-        OptionalDouble collarMm = form.collar().isBlank() || setUp.figure(collar) == null
+        OptionalDouble collarMm = form.collar().isBlank() || !setUp.has(collar)
                 ? OptionalDouble.empty()
                 : Entry.number(result, "collar", form.collar(), setUp.rangeOf(collar));
         if (form.treatment() != null && !form.treatment().suits(form.signs())) {

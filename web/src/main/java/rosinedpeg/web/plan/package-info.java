@@ -1,4 +1,8 @@
-/** Planning a change: which strings, by which schools, what it takes, and what is left on the post. */
+/**
+ * Planning a change, or other work: which strings, by which schools, what it takes, and what is left on the post. {@code
+ * PlanController} and {@code WorkController} lead to one {@code Course} on the page, {@code BenchCard} puts it on paper,
+ * {@code RunStart} takes it to the bench.
+ */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"platform", "instrument", "drawer", "bench", "diary", "drawing", "pegs", "findings"})
 package rosinedpeg.web.plan;

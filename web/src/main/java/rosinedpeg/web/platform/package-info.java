@@ -1,3 +1,8 @@
-/** What every other module stands on: the workshop in force, sign-in, forms, errors, and how figures are written. */
+/**
+ * What every other module stands on: the workshop in force, sign-in, roles, forms, pages, and how figures are written.
+ * {@link rosinedpeg.web.platform.CurrentWorkshop} says whose data it is, {@link rosinedpeg.web.platform.OpenTo} who may,
+ * {@link rosinedpeg.web.platform.Entry} reads what was typed, {@link rosinedpeg.web.platform.Page} lays out what is shown,
+ * {@link rosinedpeg.web.platform.Say} and {@link rosinedpeg.web.platform.Words} put it into words.
+ */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
 package rosinedpeg.web.platform;

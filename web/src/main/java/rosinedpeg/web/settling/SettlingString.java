@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import rosinedpeg.core.settling.Behaviour;
+import rosinedpeg.core.settling.Interval;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.SettlingReading;
@@ -55,15 +56,19 @@ public record SettlingString(
         return fit.latest().map(Sinking::behaviour);
     }
 
-    /** {@return the earliest moment from which it may hold, nine times in ten} */
-    public Instant earliestSteadyAt(Steadiness steadiness) {
-        return at(fit.steadyAtHours(steadiness).low());
+    /** {@return between which moments it comes to hold, nine times in ten} */
+    public Between steadyBetween(Steadiness steadiness) {
+        Interval hours = fit.steadyAtHours(steadiness);
+        return new Between(at(hours.low()), at(hours.high()));
     }
 
-    /** {@return the moment by which it holds, nine times in ten} */
-    public Instant latestSteadyAt(Steadiness steadiness) {
-        return at(fit.steadyAtHours(steadiness).high());
-    }
+    /**
+     * Two moments.
+     *
+     * @param earliest the one
+     * @param latest the other
+     */
+    public record Between(Instant earliest, Instant latest) {}
 
     /** {@return the id of this very string} */
     public UUID fittedId() {

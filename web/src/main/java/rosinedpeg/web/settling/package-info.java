@@ -1,4 +1,7 @@
-/** New strings while they settle: the forecast, the readings, and when they hold. */
+/**
+ * New strings while they settle: the forecast, the readings, and when they hold. {@link rosinedpeg.web.settling.Settlings}
+ * keeps until when each does, so that a page can ask for those that still do.
+ */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"platform", "instrument", "drawer", "diary", "drawing", "working"})
 package rosinedpeg.web.settling;
