@@ -135,6 +135,7 @@ class CrawlIT extends InRequests {
                 "/measure",
                 "/symptoms",
                 "/referral",
+                "/log",
                 "/strings-missing"));
         for (String work : List.of("EMERGENCY", "BRIDGE_DOWN", "TAILPIECE_CHANGE", "GRAPHITE", "PEG_SERVICE")) {
             pages.add("/work?kind=" + work);

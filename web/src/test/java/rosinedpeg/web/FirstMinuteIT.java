@@ -187,6 +187,7 @@ class FirstMinuteIT extends InBrowser {
                     "/instruments/" + violin + "/tailpiece",
                     "/instruments/" + violin + "/fit?string=III",
                     "/instruments/" + violin + "/referral",
+                    "/instruments/" + violin + "/log",
                     "/instruments/" + violin + "/measure/BODY",
                     "/instruments/" + violin + "/measure/BRIDGE",
                     "/instruments/" + violin + "/measure/NUT",

@@ -25,6 +25,7 @@ import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** What pages keep instead of working it out stays true, and what they read does not grow with the rack. */
@@ -56,8 +57,8 @@ class GrowthIT extends InRequests {
                 .list()
                 .get(0);
         List<Runnable> happenings = List.of(
-                () -> instruments.look(violin, Position.III, Set.of(WearSign.WINDING_OPEN)),
-                () -> instruments.look(violin, Position.III, Set.of()),
+                () -> look(violin, Set.of(WearSign.WINDING_OPEN)),
+                () -> look(violin, Set.of()),
                 () -> instruments.fit(bass, Position.II, kind, Instant.now(), 0, Set.of(), false),
                 () -> read(bass),
                 () -> instruments.takeOff(bass, Position.I, true),
@@ -85,6 +86,11 @@ class GrowthIT extends InRequests {
         return database.sql("select instrument_id, urgency, holds_until::date from rack_place order by instrument_id")
                 .query()
                 .listOfRows();
+    }
+
+    private void look(UUID instrument, Set<WearSign> signs) {
+        StringOn string = instruments.get(instrument).string(Position.III).orElseThrow();
+        instruments.look(instrument, string.fittedId(), string.version(), signs);
     }
 
     private void read(UUID instrument) {

@@ -65,10 +65,25 @@ class InstrumentIT extends RunningApplication {
     }
 
     private void found(UUID instrument, String position, String since) {
-        assertThat(post(
-                        "/instruments/" + instrument + "/strings/" + position + "/found",
-                        Map.of("kind", kind(position).toString(), "since", since, "hoursBefore", "0")))
+        assertThat(found(instrument, position, since, fitted(instrument, position)))
                 .hasStatus(302);
+    }
+
+    private MvcTestResult found(UUID instrument, String position, String since, String seen) {
+        return post(
+                "/instruments/" + instrument + "/strings/" + position + "/found",
+                Map.of("kind", kind(position).toString(), "since", since, "hoursBefore", "0", "fitted", seen));
+    }
+
+    /** {@return the string that is on record there, empty when none is} */
+    private String fitted(UUID instrument, String position) {
+        return database.sql("select id from fitted_string where instrument_id = ? and position = ?"
+                        + " and removed_at is null")
+                .params(instrument, position)
+                .query(UUID.class)
+                .optional()
+                .map(UUID::toString)
+                .orElse("");
     }
 
     @Test
@@ -92,8 +107,22 @@ class InstrumentIT extends RunningApplication {
         found(violin, "III", LocalDate.now().minusDays(3).toString());
         assertThat(page("/instruments/" + violin)).contains("III went on, Tidewick Sluice", "III came off");
 
-        post("/instruments/" + violin + "/strings/IV/signs", Map.of("signs", "WINDING_OPEN"));
+        Map<String, String> seen = Map.of("signs", "WINDING_OPEN", "fitted", fitted(violin, "IV"), "version", "0");
+        assertThat(post("/instruments/" + violin + "/strings/IV/signs", seen))
+                .flash()
+                .containsEntry("notice", "string.looked");
         assertThat(page("/instruments/" + violin)).contains("winding open, change now");
+
+        assertThat(post("/instruments/" + violin + "/strings/IV/signs", seen))
+                .as("a page from before that")
+                .flash()
+                .containsEntry("notice", "changed.meanwhile")
+                .containsEntry("noticeOf", "IV winding open");
+        assertThat(found(violin, "IV", "", ""))
+                .as("a page from before any string was recorded")
+                .flash()
+                .containsEntry("notice", "changed.meanwhile")
+                .containsEntry("noticeOf", "IV Tidewick Sluice");
     }
 
     @Test

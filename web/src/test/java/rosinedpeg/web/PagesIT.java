@@ -72,7 +72,8 @@ class PagesIT extends RunningApplication {
                 "/post",
                 "/measure/BRIDGE",
                 "/symptoms",
-                "/referral")) {
+                "/referral",
+                "/log")) {
             addresses.add("/instruments/" + violin + page);
         }
         String only = System.getProperty("peg.page", "");

@@ -51,6 +51,7 @@ class RolesIT extends InRequests {
                     : request(method, example())
                             .param("active", "true")
                             .param("version", "0")
+                            .param("fitted", UUID.randomUUID().toString())
                             .param("tailEnds", "SLOT")
                             .param("pegKind", "TAPERED_WOOD")
                             .param("knobs", "TREBLE");

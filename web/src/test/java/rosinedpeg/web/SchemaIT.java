@@ -30,12 +30,17 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.jdbc.datasource.DriverManagerDataSource;
+import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Constraint;
@@ -45,6 +50,15 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 class SchemaIT extends RunningApplication {
 
     private static final Path RELEASES = Path.of("src/test/resources/releases");
+
+    /** Columns that hold several words, and the words that each may hold. */
+    private static final Map<String, Class<? extends Enum<?>>> IN_ARRAYS = Map.of(
+            "instrument.tail_ends", TailEnd.class,
+            "instrument.peg_sides", Side.class,
+            "fitted_string.signs", WearSign.class,
+            "peg_look.signs", PegSign.class,
+            "owed_work.strings", Position.class,
+            "owed_work.materials", Material.class);
 
     /** What a list in a check allows. */
     private static final Pattern WORD = Pattern.compile("'(\\w+)'::");
@@ -114,6 +128,15 @@ class SchemaIT extends RunningApplication {
                             }
                         }));
         assertThat(unlisted).isEmpty();
+        assertThat(database.sql("""
+                        select table_name || '.' || column_name from information_schema.columns
+                        where table_schema = 'public' and udt_name = '_varchar'
+                        """).query(String.class).list())
+                .containsExactlyInAnyOrderElementsOf(IN_ARRAYS.keySet());
+        IN_ARRAYS.forEach((place, words) -> assertThat(lists.get(place))
+                .as(place)
+                .containsExactlyInAnyOrderElementsOf(
+                        Arrays.stream(words.getEnumConstants()).map(Enum::name).toList()));
     }
 
     @Test

@@ -16,7 +16,8 @@ record FittedNow(
         UUID kindId,
         Instant fittedAt,
         double hoursBefore,
-        List<String> signNames) {
+        List<String> signNames,
+        int version) {
 
     Set<WearSign> signs() {
         Set<WearSign> signs = EnumSet.noneOf(WearSign.class);

@@ -84,6 +84,10 @@ class FittedStringEntity {
         return kindId;
     }
 
+    int version() {
+        return version;
+    }
+
     Instant fittedAt() {
         return fittedAt;
     }

@@ -299,6 +299,35 @@ public class Instruments implements LogSource {
         return fittedId;
     }
 
+    /**
+     * Records that a string was found on an instrument, or put on without the bench.
+     *
+     * @param id the instrument
+     * @param seen the string that is on record there, as whoever found another has seen it; empty when none was
+     * @param position where
+     * @param kindId what it is
+     * @param since since when, null when nobody knows
+     * @param hoursBefore hours it had been played elsewhere before
+     * @param keepOld whether the string it replaces is kept as a spare
+     * @throws OptimisticLockingFailureException when another string has come to be on record there since
+     */
+    @Transactional
+    public void found(
+            UUID id,
+            Optional<UUID> seen,
+            Position position,
+            UUID kindId,
+            Instant since,
+            double hoursBefore,
+            boolean keepOld) {
+        Optional<UUID> on = fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
+                .map(FittedStringEntity::id);
+        if (!on.equals(seen)) {
+            throw new ChangedMeanwhileException(id);
+        }
+        fit(id, position, kindId, since, hoursBefore, Set.of(), keepOld);
+    }
+
     /** Adds to what is known of how much an instrument gives, and of how much sticks in its grooves. */
     @Transactional
     public void learn(UUID id, Collection<Coupling.Observation> sinkings, Learned.Leans leans) {
@@ -329,13 +358,25 @@ public class Instruments implements LogSource {
         return instruments.existsByNameIgnoreCase(name);
     }
 
-    /** Records what is seen or heard on a string now. */
+    /**
+     * Records what is seen or heard on a string now.
+     *
+     * @param id the instrument
+     * @param fittedId the very string
+     * @param seen the {@link StringOn#version()} that whoever looked has seen
+     * @param signs what there is
+     * @throws NotFoundException when the instrument has no such string on
+     * @throws OptimisticLockingFailureException when somebody else has changed what is recorded of it since
+     */
     @Transactional
-    public void look(UUID id, Position position, Set<WearSign> signs) {
-        entity(id);
-        fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .orElseThrow(() -> new NotFoundException("string " + position))
-                .setSigns(signs);
+    public void look(UUID id, UUID fittedId, int seen, Set<WearSign> signs) {
+        FittedStringEntity string = fitted.findById(fittedId)
+                .filter(one -> one.instrumentId().equals(id))
+                .orElseThrow(() -> new NotFoundException("string " + fittedId));
+        if (string.removedAt() != null || string.version() != seen) {
+            throw new ChangedMeanwhileException(id);
+        }
+        string.setSigns(signs);
         events.publishEvent(new StringLookedAt(id));
     }
 

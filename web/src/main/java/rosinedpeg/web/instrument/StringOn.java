@@ -30,6 +30,7 @@ import rosinedpeg.web.drawing.Strands;
  * @param wornBy what its wear rests on; nothing but the signs when its age is unknown
  * @param state what that asks for
  * @param monthsLeft until it is due; 0 when it is due or its age is unknown
+ * @param version of what is recorded of it: a change of it says which one was seen
  */
 public record StringOn(
         UUID fittedId,
@@ -39,7 +40,8 @@ public record StringOn(
         Set<WearSign> signs,
         WearGrounds wornBy,
         WearState state,
-        double monthsLeft) {
+        double monthsLeft,
+        int version) {
 
     static StringOn of(
             FittedNow fitted, StringKind kind, Family family, double hoursPerWeek, Demand demand, Instant now) {
@@ -61,7 +63,8 @@ public record StringOn(
                 fitted.signs(),
                 wornBy,
                 state,
-                monthsLeft);
+                monthsLeft,
+                fitted.version());
     }
 
     /** {@return how far it is used up} */

@@ -12,10 +12,11 @@ import rosinedpeg.web.platform.ListPage;
  * What happened to an instrument, or the part of it that fits on a page.
  *
  * @param entries what, the latest first
+ * @param continued whether others come before these
  * @param next how many entries come before what is not shown yet
  * @param more whether there is anything not shown yet
  */
-record InstrumentLog(List<LogEntry> entries, int next, boolean more) {
+record InstrumentLog(List<LogEntry> entries, boolean continued, int next, boolean more) {
 
     /** {@return the part that begins after so many entries; each source is asked for no more than can be on it} */
     static InstrumentLog of(Collection<LogSource> sources, UUID instrumentId, int after) {
@@ -28,6 +29,6 @@ record InstrumentLog(List<LogEntry> entries, int next, boolean more) {
                 .limit(ListPage.MOST + 1L)
                 .toList();
         boolean more = latest.size() > ListPage.MOST;
-        return new InstrumentLog(more ? latest.subList(0, ListPage.MOST) : latest, next, more);
+        return new InstrumentLog(more ? latest.subList(0, ListPage.MOST) : latest, from > 0, next, more);
     }
 }

@@ -4,7 +4,6 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -28,11 +27,13 @@ import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
 
 /** A string that is on an instrument: recorded without the bench, and looked over. */
 @Controller
@@ -44,11 +45,13 @@ class StringController {
 
     private final Instruments instruments;
     private final StringKinds kinds;
+    private final Words words;
     private final Clock clock;
 
-    StringController(Instruments instruments, StringKinds kinds, Clock clock) {
+    StringController(Instruments instruments, StringKinds kinds, Words words, Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -59,6 +62,7 @@ class StringController {
         model.addAttribute(
                 "form",
                 new StringForm(
+                        on.map(StringOn::fittedId).orElse(null),
                         on.map(string -> string.kind().id()).orElse(null),
                         on.flatMap(StringOn::fittedAt)
                                 .map(at -> at.atZone(CurrentWorkshop.zone())
@@ -66,8 +70,7 @@ class StringController {
                                         .toString())
                                 .orElse(""),
                         "0",
-                        false,
-                        on.map(StringOn::signs).orElse(Set.of())));
+                        false));
         return showString(id, position, model);
     }
 
@@ -77,10 +80,17 @@ class StringController {
     String look(
             @PathVariable UUID id,
             @PathVariable Position position,
+            @RequestParam UUID fitted,
+            @RequestParam int version,
             @RequestParam(required = false) Set<WearSign> signs,
             RedirectAttributes redirect) {
-        instruments.look(id, position, signs == null ? Set.of() : signs);
-        redirect.addFlashAttribute("notice", "string.looked");
+        Set<WearSign> seen = signs == null ? Set.of() : signs;
+        String chosen = seen.isEmpty()
+                ? words.say("string.look.none")
+                : words.list(
+                        seen.stream().map(sign -> words.say("sign." + sign)).toList());
+        Change.make(
+                () -> instruments.look(id, fitted, version, seen), "string.looked", position + " " + chosen, redirect);
         return "redirect:/instruments/" + id;
     }
 
@@ -95,9 +105,10 @@ class StringController {
             Model model,
             RedirectAttributes redirect) {
         Instrument instrument = instruments.get(id);
-        boolean known = kindsFor(instrument, position).stream()
-                .anyMatch(kind -> kind.id().equals(form.kind()));
-        if (!known) {
+        Optional<StringKind> chosen = kindsFor(instrument, position).stream()
+                .filter(kind -> kind.id().equals(form.kind()))
+                .findFirst();
+        if (chosen.isEmpty()) {
             result.rejectValue("kind", "string.kind.missing");
         }
         Instant since = null;
@@ -110,8 +121,20 @@ class StringController {
         if (result.hasErrors()) {
             return showString(id, position, model);
         }
-        instruments.fit(id, position, form.kind(), since, hours.orElseThrow(), Set.of(), form.keepOld());
-        redirect.addFlashAttribute("notice", "string.recorded");
+        Instant on = since;
+        StringKind kind = chosen.orElseThrow();
+        Change.make(
+                () -> instruments.found(
+                        id,
+                        Optional.ofNullable(form.fitted()),
+                        position,
+                        kind.id(),
+                        on,
+                        hours.orElseThrow(),
+                        form.keepOld()),
+                "string.recorded",
+                position + " " + kind.label(),
+                redirect);
         return "redirect:/instruments/" + id;
     }
 
@@ -158,20 +181,19 @@ class StringController {
     /**
      * A string that is on the instrument.
      *
+     * @param fitted the string that was on record there when the page was made; null when none was
      * @param kind what it is; null when nothing was chosen
      * @param since the day it went on, as typed; empty when nobody knows
      * @param hoursBefore how long it was played before, as typed
      * @param keepOld whether the string it replaces is kept
-     * @param signs what was seen or heard on it
      */
-    record StringForm(UUID kind, String since, String hoursBefore, Boolean keepOld, Set<WearSign> signs) {
+    record StringForm(UUID fitted, UUID kind, String since, String hoursBefore, Boolean keepOld) {
 
         /** What is not sent is as on an empty form. */
         StringForm {
             since = since == null ? "" : since;
             hoursBefore = hoursBefore == null ? "0" : hoursBefore;
             keepOld = Boolean.TRUE.equals(keepOld);
-            signs = signs == null ? EnumSet.noneOf(WearSign.class) : signs;
         }
     }
 
