@@ -281,7 +281,14 @@ class CrawlIT extends InRequests {
                 return open(who, redirected.replaceFirst("^https?://[^/]+", ""));
             }
             String type = String.valueOf(answer.getContentType());
-            return type.startsWith("text/html") ? Jsoup.parse(answer.getContentAsString()) : null;
+            if (!type.startsWith("text/html")) {
+                return null;
+            }
+            Document page = Jsoup.parse(answer.getContentAsString());
+            page.select("select").stream()
+                    .filter(select -> select.select("option[selected]").size() > 1)
+                    .forEach(select -> broken.add("several are chosen of " + select.id() + " on " + address));
+            return page;
         } catch (Exception thrown) {
             broken.add(thrown + " " + address);
             return null;
