@@ -63,6 +63,9 @@ abstract class InBrowser extends RunningApplication {
             page.locator("#lookedAt").check();
             assertThat(page.locator("#lookedAt")).isChecked();
         }
+        // A press while one plan takes the place of another falls between two buttons.
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
         page.locator("#planned button.strong").click();
         page.waitForURL("**/bench/**");
         page.waitForLoadState();
