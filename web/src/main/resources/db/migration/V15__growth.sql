@@ -13,7 +13,7 @@ create table rack_place (
 create index rack_place_in_order on rack_place (workshop_id, urgency, arrived_at, instrument_id);
 create index rack_place_outdated on rack_place (workshop_id, holds_until);
 insert into rack_place (instrument_id, workshop_id, name, arrived_at, urgency, holds_until)
-select id, workshop_id, lower(name), created_at, 0, timestamptz 'epoch' from instrument;
+select id, workshop_id, lower(name), created_at, 90, timestamptz 'epoch' from instrument;
 
 -- The strings that are on an instrument and may still be settling, with the moment from which each holds for a concert, once
 -- that is worked out.

@@ -208,6 +208,38 @@ class BoundariesIT extends RunningApplication {
                 .contains("Choose at least one string.");
     }
 
+    /** What a list or a hidden field never sends. */
+    @ParameterizedTest
+    @CsvSource({
+        "/people, role, EMPEROR",
+        "/instruments/new, demand, NEVER",
+        "/instruments/{id}/notes, refer, perhaps",
+        "/instruments/{id}/strings/II/found, kind, rope",
+        "/instruments/{id}/strings/II/found, fitted, rope",
+        "/instruments/{id}/pegs/II, signs, HUMS",
+        "/instruments/{id}/pegs/II, treatment, A_HAMMER",
+        "/instruments/{id}/post, version, latest",
+        "/instruments/{id}/bridge, left, perhaps",
+        "/bench/{run}/note, seen, everything",
+    })
+    void aFormThatWasTamperedWithIsABadRequest(String path, String field, String value) {
+        String address = path.replace("{id}", violin.toString())
+                .replace("{run}", openRun("Pit 5 viola").toString());
+        assertThat(post(address, account("keeper"), Map.of(field, value))).hasStatus(400);
+    }
+
+    /** However far on in a list somebody asks to be. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/bench", "/settling", "/instruments/{id}/log"})
+    void nothingIsLeftAtTheEndOfAList(String path) {
+        String address = path.replace("{id}", violin.toString());
+        for (int from : new int[] {-1, 1_000_000, Integer.MAX_VALUE}) {
+            assertThat(mvc.get().uri(address + "?from=" + from).with(user(technician)))
+                    .as("%s from %d", address, from)
+                    .hasStatus(200);
+        }
+    }
+
     @Test
     void anErrorShowsNoInnards() throws Exception {
         HttpResponse<String> answer = HttpClient.newHttpClient()

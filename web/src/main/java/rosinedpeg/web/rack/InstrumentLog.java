@@ -18,9 +18,12 @@ import rosinedpeg.web.platform.ListPage;
  */
 record InstrumentLog(List<LogEntry> entries, boolean continued, int next, boolean more) {
 
+    /** No instrument has lived through more. */
+    private static final int FURTHEST = 1_000_000;
+
     /** {@return the part that begins after so many entries; each source is asked for no more than can be on it} */
     static InstrumentLog of(Collection<LogSource> sources, UUID instrumentId, int after) {
-        int from = Math.max(0, after);
+        int from = Math.max(0, Math.min(after, FURTHEST));
         int next = from + ListPage.MOST;
         List<LogEntry> latest = sources.stream()
                 .flatMap(source -> source.log(instrumentId, next + 1).stream())

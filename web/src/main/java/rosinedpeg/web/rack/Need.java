@@ -29,19 +29,6 @@ enum Need {
         return urgency;
     }
 
-    /**
-     * What puts an instrument there.
-     *
-     * @param urgency where it is
-     * @throws IllegalArgumentException when nothing does
-     */
-    static Need of(int urgency) {
-        return Arrays.stream(values())
-                .filter(need -> need.urgency == urgency)
-                .findFirst()
-                .orElseThrow(() -> new IllegalArgumentException("nothing is as urgent as " + urgency));
-    }
-
     /** {@return the least urgent place of those that {@linkplain #wantsHands() want hands}} */
     static int lastThatWantsHands() {
         return Arrays.stream(values())

@@ -103,7 +103,7 @@ class Rack {
         if (event instanceof InstrumentAdded added) {
             places.save(new RackPlaceEntity(added.instrumentId(), added.name(), added.at()));
         } else {
-            places.findById(event.instrumentId()).ifPresent(RackPlaceEntity::outdate);
+            places.outdate(event.instrumentId(), Instant.EPOCH);
         }
     }
 
@@ -166,7 +166,6 @@ class Rack {
                 .map(instrument -> RackRow.of(
                         instrument,
                         referrals.getOrDefault(instrument.id(), List.of()),
-                        place.need(),
                         Optional.ofNullable(runs.get(instrument.id())),
                         Optional.ofNullable(unreadable.get(instrument.id())),
                         settling.getOrDefault(instrument.id(), List.of()))));

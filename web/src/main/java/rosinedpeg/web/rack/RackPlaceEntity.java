@@ -32,20 +32,11 @@ class RackPlaceEntity {
         this.instrumentId = instrumentId;
         this.name = name.toLowerCase(Locale.ROOT);
         this.arrivedAt = arrivedAt;
-        this.holdsUntil = Instant.EPOCH;
+        take(Need.NO_STRINGS, Instant.EPOCH);
     }
 
     UUID instrumentId() {
         return instrumentId;
-    }
-
-    Need need() {
-        return Need.of(urgency);
-    }
-
-    /** Something happened to the instrument: its place has to be worked out again. */
-    void outdate() {
-        holdsUntil = Instant.EPOCH;
     }
 
     /** It needs that, until then if nothing happens to it. */

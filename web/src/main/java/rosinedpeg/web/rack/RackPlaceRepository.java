@@ -9,6 +9,7 @@ import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
@@ -23,6 +24,14 @@ interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
 
     @Query("select count(place) from RackPlaceEntity place where place.urgency <= :urgency")
     int countUpTo(int urgency);
+
+    /**
+     * Something happened to an instrument: its place has to be worked out again. Written even if it says so already, so that it
+     * waits for whoever is working the place out just now from what was there before.
+     */
+    @Modifying
+    @Query("update RackPlaceEntity place set place.holdsUntil = :past where place.instrumentId = :instrumentId")
+    void outdate(UUID instrumentId, Instant past);
 
     /** Those that have to be worked out again; nobody else changes them until that is done. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

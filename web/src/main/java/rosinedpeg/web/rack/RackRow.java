@@ -40,22 +40,17 @@ record RackRow(
     static RackRow of(
             Instrument instrument,
             List<Referral> referrals,
-            Need need,
             Optional<Run> run,
             Optional<UUID> unreadable,
             List<SettlingString> settling) {
+        Need need = unreadable.isPresent()
+                ? Need.UNREADABLE
+                : Need.of(instrument.standing(), run.isPresent(), !referrals.isEmpty(), !settling.isEmpty());
         Optional<StringOn> about = need == Need.SETTLING
                 ? settling.stream().findFirst().map(SettlingString::string)
                 : instrument.mostWorn();
         return new RackRow(
-                instrument,
-                referrals,
-                strands(instrument, run, settling),
-                unreadable.isPresent() ? Need.UNREADABLE : need,
-                about,
-                run,
-                unreadable,
-                settling);
+                instrument, referrals, strands(instrument, run, settling), need, about, run, unreadable, settling);
     }
 
     private static Strands strands(Instrument instrument, Optional<Run> run, List<SettlingString> settling) {

@@ -36,9 +36,4 @@ class SettlingStringEntity {
     void holdsFrom(Instant moment) {
         steadyAt = moment;
     }
-
-    /** From when it holds has to be worked out again. */
-    void changed() {
-        steadyAt = null;
-    }
 }

@@ -8,6 +8,7 @@ import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 interface SettlingStringRepository extends JpaRepository<SettlingStringEntity, UUID> {
@@ -16,6 +17,15 @@ interface SettlingStringRepository extends JpaRepository<SettlingStringEntity, U
     @Query("select string.fittedStringId from SettlingStringEntity string where string.steadyAt > :now"
             + " order by string.fittedAt desc, string.fittedStringId")
     Page<UUID> unsteady(Instant now, Pageable window);
+
+    /**
+     * From when one holds has to be worked out again. Written even if it is open already, so that it waits for whoever is working
+     * it out just now from the readings before.
+     */
+    @Modifying
+    @Query(
+            "update SettlingStringEntity string set string.steadyAt = null where string.fittedStringId = :fittedStringId")
+    void open(UUID fittedStringId);
 
     /** Those of which it has to be worked out; nobody else changes them until that is done. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

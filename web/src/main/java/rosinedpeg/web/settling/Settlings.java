@@ -136,7 +136,7 @@ public class Settlings {
         }
         readings.saveAndFlush(new SettlingReadingEntity(
                 fittedId, press, at, cents, retuned, clock.instant(), CurrentWorkshop.recordedBy()));
-        kept.findById(fittedId).ifPresent(SettlingStringEntity::changed);
+        kept.open(fittedId);
         events.publishEvent(new StringRead(get(fittedId).instrument().id(), fittedId));
     }
 
