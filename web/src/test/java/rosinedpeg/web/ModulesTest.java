@@ -4,10 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaModifier;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.NullMarked;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -55,6 +58,20 @@ class ModulesTest {
             }
         }
         assertThat(unused).isEmpty();
+    }
+
+    /** The compiler asks after null only where a package says so. */
+    @ParameterizedTest
+    @MethodSource("packages")
+    void sayWhatMayBeNull(String name) throws ClassNotFoundException {
+        assertThat(Class.forName(name + ".package-info")).hasAnnotation(NullMarked.class);
+    }
+
+    static Stream<String> packages() {
+        return new ClassFileImporter()
+                .withImportOption(ImportOption.Predefined.DO_NOT_INCLUDE_TESTS).importPackages("rosinedpeg").stream()
+                        .map(JavaClass::getPackageName)
+                        .distinct();
     }
 
     private static boolean isNamedByADoor(JavaClass type, JavaClass door) {

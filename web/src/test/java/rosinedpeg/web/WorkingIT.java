@@ -40,7 +40,19 @@ class WorkingIT extends InBrowser {
     void everyFigureOfAnInstrumentOpensItsWorking(String name) {
         Page page = signedIn("bench", 1280);
         UUID id = instrument(name);
-        everyFigureOpens(page, id, "", "bridge", "pegbox", "tailpiece", "post", "fit", "referral", "plan?strings=II");
+        everyFigureOpens(
+                page,
+                id,
+                "",
+                "bridge",
+                "pegbox",
+                "tailpiece",
+                "post",
+                "fit",
+                "referral",
+                "plan?strings=II",
+                "plan/card?strings=II",
+                "work/card?kind=EMERGENCY&string=II");
         assertThat(browser.complaints()).isEmpty();
     }
 

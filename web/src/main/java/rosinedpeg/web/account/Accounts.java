@@ -1,5 +1,7 @@
 package rosinedpeg.web.account;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
@@ -78,13 +80,7 @@ public class Accounts implements UserDetailsService {
     public boolean add(UUID workshopId, String signIn, String name, Role role, String password) {
         return database.sql("insert into account (id, workshop_id, sign_in, name, role, password_hash, version)"
                                 + " values (?, ?, ?, ?, ?, ?, 0) on conflict (sign_in) do nothing")
-                        .params(
-                                UUID.randomUUID(),
-                                workshopId,
-                                normal(signIn),
-                                name,
-                                role.name(),
-                                passwords.encode(password))
+                        .params(UUID.randomUUID(), workshopId, normal(signIn), name, role.name(), encoded(password))
                         .update()
                 == 1;
     }
@@ -127,11 +123,15 @@ public class Accounts implements UserDetailsService {
                 .orElse(false);
     }
 
+    private String encoded(String password) {
+        return requireNonNull(passwords.encode(password));
+    }
+
     /** Changes a password, and ends every other session of the account. */
     @Transactional
     void changePassword(SignedIn account, String password, String sessionToKeep) {
         database.sql("update account set password_hash = ?, version = version + 1 where id = ?")
-                .params(passwords.encode(password), account.accountId())
+                .params(encoded(password), account.accountId())
                 .update();
         database.sql("delete from spring_session where principal_name = ? and session_id <> ?")
                 .params(account.signIn(), sessionToKeep)

@@ -9,6 +9,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
@@ -25,12 +26,12 @@ class OwedWorkEntity {
     private UUID workshopId;
 
     private UUID instrumentId;
-    private String step;
+    private @Nullable String step;
     private List<String> strings;
     private List<String> materials;
     private Instant owedSince;
-    private Instant doneAt;
-    private String doneBy;
+    private @Nullable Instant doneAt;
+    private @Nullable String doneBy;
 
     @Version
     private int version;
@@ -39,7 +40,7 @@ class OwedWorkEntity {
 
     private OwedWorkEntity(
             UUID instrumentId,
-            StepKind step,
+            @Nullable StepKind step,
             Collection<Position> strings,
             Collection<Material> materials,
             Instant owedSince) {
@@ -71,10 +72,12 @@ class OwedWorkEntity {
         return instrumentId;
     }
 
+    @Nullable
     Instant doneAt() {
         return doneAt;
     }
 
+    @Nullable
     String doneBy() {
         return doneBy;
     }

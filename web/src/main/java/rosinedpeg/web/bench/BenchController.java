@@ -1,5 +1,7 @@
 package rosinedpeg.web.bench;
 
+import static java.util.Objects.requireNonNull;
+
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
@@ -8,6 +10,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.http.HttpStatus;
@@ -88,7 +91,7 @@ class BenchController {
     String open(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
         OpenRuns open = benches.open(from);
         Map<UUID, Standing> standings = instruments.standings(open.instrumentIds());
-        Page.lay(OpenPage.of(open, id -> standings.get(id).name()), model);
+        Page.lay(OpenPage.of(open, id -> requireNonNull(standings.get(id)).name()), model);
         return Htmx.asks(request) ? "bench/open :: rows" : "bench/open";
     }
 
@@ -144,6 +147,7 @@ class BenchController {
     /** Whether a page is still where the run is: nothing when it is, the bench as it stands when another device went on. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/bench/{id}/follow")
+    @Nullable
     String follow(
             @PathVariable UUID id,
             @RequestParam long seen,
@@ -242,7 +246,7 @@ class BenchController {
         double tensionN = state.tensionsN().getOrDefault(position, 0.0);
         double believedCents = tensionN <= 0
                 ? BenchEvent.PITCH_READING.low()
-                : Cents.betweenTensions(state.plan().tensionsAfterN().get(position), tensionN)
+                : Cents.betweenTensions(position.in(state.plan().tensionsAfterN()), tensionN)
                         .value();
         boolean raised =
                 step != null && step.kind().raisesTension() && (step.position() == null || step.position() == position);
@@ -327,14 +331,14 @@ class BenchController {
     /**
      * Shows how a figure of the tuning that is going on came about.
      *
-     * @param string whose sinking is asked about, null where none is
+     * @param string whose sinking is asked about, if it is that
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/bench/{id}/working/{worked}")
     String working(
             @PathVariable UUID id,
             @PathVariable TuningFigure worked,
-            @RequestParam(required = false) Position string,
+            @RequestParam(required = false) @Nullable Position string,
             Model model,
             HttpServletRequest request) {
         Run run = benches.get(id);

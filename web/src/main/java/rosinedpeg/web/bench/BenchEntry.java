@@ -2,6 +2,7 @@ package rosinedpeg.web.bench;
 
 import java.time.Instant;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.plan.Mishap;
@@ -10,7 +11,8 @@ import rosinedpeg.core.strings.Position;
 /** Something to be added to a ledger, before it has its number and its time. */
 public sealed interface BenchEntry {
 
-    /** {@return the event; null when it cannot be any more} */
+    /** {@return the event, if it can still be} */
+    @Nullable
     BenchEvent event(long sequence, Instant at, BenchState state);
 
     /** {@return whether it only counts on the page it was made on; readings and notes always count} */
@@ -37,7 +39,7 @@ public sealed interface BenchEntry {
     /** The last step is taken back. */
     record Back() implements BenchEntry {
         @Override
-        public BenchEvent event(long sequence, Instant at, BenchState state) {
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
             return state.canGoBackTo().isPresent()
                     ? new BenchEvent.Undone(sequence, at, state.canGoBackTo().getAsLong())
                     : null;
@@ -94,7 +96,7 @@ public sealed interface BenchEntry {
     /** The run ends here. */
     record End() implements BenchEntry {
         @Override
-        public BenchEvent event(long sequence, Instant at, BenchState state) {
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
             return state.allStringsOn() ? new BenchEvent.Ended(sequence, at) : null;
         }
     }

@@ -3,6 +3,7 @@ package rosinedpeg.web.bench;
 import java.time.Duration;
 import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.platform.Entry;
 
@@ -13,18 +14,25 @@ import rosinedpeg.web.platform.Entry;
  * @param seen the last event its page knew
  * @param after the press before it, when that was kept without a connection and is on its way too; empty otherwise
  * @param ago how long ago it was pressed, in s
- * @param position the string a pitch is of; null for anything else
+ * @param position the string a pitch is of
  * @param cents a pitch, as typed
  * @param gap the gap under a card, as typed
  * @param note a note
  */
 record BenchForm(
-        String press, Long seen, String after, Long ago, Position position, String cents, String gap, String note) {
+        String press,
+        Long seen,
+        String after,
+        Long ago,
+        @Nullable Position position,
+        String cents,
+        String gap,
+        String note) {
 
     /** A day, in s: an older press than that is taken as of now less a day. */
     private static final long LONGEST_AGO = 86_400;
 
-    static final BenchForm EMPTY = new BenchForm(null, null, null, null, null, null, null, null);
+    static final BenchForm EMPTY = new BenchForm("", 0L, "", 0L, null, "", "", "");
 
     /** What is not sent is as on an empty form. */
     BenchForm {
@@ -38,7 +46,7 @@ record BenchForm(
     }
 
     Press pressed() {
-        UUID before = after.isEmpty() ? null : Entry.press(after);
+        @Nullable UUID before = after.isEmpty() ? null : Entry.press(after);
         return new Press(Entry.press(press), seen, before, Duration.ofSeconds(Math.min(ago, LONGEST_AGO)));
     }
 }

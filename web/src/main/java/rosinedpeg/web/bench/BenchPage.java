@@ -14,6 +14,7 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.rounds.NextRound;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.aftercare.OwedWork;
@@ -34,7 +35,7 @@ import rosinedpeg.web.instrument.Instrument;
  * @param causes what may be behind the last break, while what is left of the string is taken out
  * @param round what to touch next, where pitches are read
  * @param ahead the steps that can be shown without a connection
- * @param stepWorkings which of the step's figures can show how they came about
+ * @param stepWorkings where the step's figures show how they came about
  * @param track the load on the post from step to step
  * @param narrowTrack the same for a phone
  * @param drawing the instrument with the place that is worked at
@@ -53,7 +54,7 @@ record BenchPage(
         List<BreakCause> causes,
         Optional<Round> round,
         List<Ahead> ahead,
-        StepWorkings stepWorkings,
+        Map<StepFigure, String> stepWorkings,
         LoadTrack track,
         LoadTrack narrowTrack,
         InstrumentDrawing drawing,

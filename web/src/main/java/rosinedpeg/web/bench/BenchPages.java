@@ -1,5 +1,7 @@
 package rosinedpeg.web.bench;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -17,7 +19,6 @@ import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.causes.BreakCause;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Evidence;
-import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
@@ -31,9 +32,6 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingChoice;
-import rosinedpeg.core.winding.WindingPlan;
-import rosinedpeg.core.working.InstrumentFigure;
-import rosinedpeg.core.working.InstrumentGrounds;
 import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.drawer.StringKind;
@@ -47,6 +45,7 @@ import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.listen.Tuner;
+import rosinedpeg.web.working.StepWorkings;
 
 /** Puts together what the bench shows of a run. */
 @Component
@@ -54,9 +53,6 @@ class BenchPages {
 
     /** How many steps a device can go on without a connection. */
     private static final int AHEAD = 20;
-
-    /** Two ways to one figure differ by no more. */
-    private static final double SAME = 1e-6;
 
     private final Instruments instruments;
     private final Aftercare aftercare;
@@ -103,7 +99,7 @@ class BenchPages {
                 causes(state),
                 step.flatMap(now -> round(run, now, instrument)),
                 ahead(state),
-                step.map(now -> workings(run, now, instrument)).orElse(StepWorkings.NONE),
+                step.map(now -> workings(run, now, instrument)).orElse(Map.of()),
                 LoadTrack.of(state.plan(), reached, 960, 124),
                 LoadTrack.of(state.plan(), reached, 370, 140),
                 drawing(state, step, instrument),
@@ -114,54 +110,11 @@ class BenchPages {
                 wrongMissing);
     }
 
-    /**
-     * Which of the step's figures can show how they came about. One that was worked out of more than the instrument, its strings
-     * and how they are wound is left as it stands.
-     */
-    private StepWorkings workings(Run run, Step step, Instrument instrument) {
-        if (step.figures().isEmpty()) {
-            return StepWorkings.NONE;
-        }
-        ChangePlan plan = run.state().plan();
-        InstrumentGrounds grounds =
-                InstrumentGrounds.of(plan.setUp(), instrument.specs()).sticking(instrument.stuck());
-        Optional<Double> raisedTo = Optional.ofNullable(step.figures().get(StepFigure.TENSION_SHARE))
-                .map(Figure::value);
-        if (raisedTo.isPresent()) {
-            grounds = grounds.raisedTo(raisedTo.get());
-        }
-        Position position = step.position();
-        InstrumentGrounds trimmed = grounds;
-        Optional<WindingChoice> winding = Optional.empty();
-        if (position != null) {
-            StringSpec string =
-                    strings(run, instrument, run.replacements().keySet()).get(position);
-            if (string == null) {
-                return StepWorkings.NONE;
-            }
-            winding = Optional.of(plan.windingOf(position));
-            grounds = grounds.about(string, winding.get());
-            double trimMm = WindingPlan.of(plan.setUp(), string, winding.get()).trimMm();
-            trimmed = grounds.about(string.shortenedBy(trimMm), winding.get());
-        }
-        Map<StepFigure, InstrumentFigure> worked = new EnumMap<>(StepFigure.class);
-        Set<StepFigure> ofTrimmed = EnumSet.noneOf(StepFigure.class);
-        for (Map.Entry<StepFigure, Figure> shown : step.figures().entrySet()) {
-            InstrumentFigure figure = InstrumentFigure.of(step.kind(), shown.getKey());
-            if (is(shown.getValue(), figure, grounds)) {
-                worked.put(shown.getKey(), figure);
-            } else if (is(shown.getValue(), figure, trimmed)) {
-                worked.put(shown.getKey(), figure);
-                ofTrimmed.add(shown.getKey());
-            }
-        }
-        Optional<UUID> kind =
-                Optional.ofNullable(position).map(there -> run.replacements().get(there));
-        return new StepWorkings(worked, ofTrimmed, raisedTo, winding, kind);
-    }
-
-    private static boolean is(Figure shown, InstrumentFigure worked, InstrumentGrounds grounds) {
-        return Math.abs(worked.value(grounds) - shown.value()) < SAME;
+    private Map<StepFigure, String> workings(Run run, Step step, Instrument instrument) {
+        Map<UUID, StringKind> known = kinds.all();
+        Map<Position, StringKind> newStrings = new EnumMap<>(Position.class);
+        run.replacements().forEach((position, kind) -> newStrings.put(position, known.get(kind)));
+        return StepWorkings.of(instrument, run.state().plan(), newStrings).of(step);
     }
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
@@ -184,7 +137,7 @@ class BenchPages {
                         .filter(mishap ->
                                 mishap.kind() == Mishap.Kind.STRING_BROKE && mishap.position() == step.position())
                         .reduce((earlier, later) -> later))
-                .map(broke -> BreakCause.of(broke.position(), broke.place()))
+                .map(broke -> BreakCause.of(requireNonNull(broke.position()), requireNonNull(broke.place())))
                 .orElse(List.of());
     }
 
@@ -192,8 +145,9 @@ class BenchPages {
     private Map<Position, StringSpec> strings(Run run, Instrument instrument, Collection<Position> replaced) {
         Map<UUID, StringKind> known = kinds.all();
         Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
-        replaced.forEach(position ->
-                specs.put(position, known.get(run.replacements().get(position)).spec()));
+        replaced.forEach(position -> specs.put(
+                position,
+                requireNonNull(known.get(run.replacements().get(position))).spec()));
         return specs;
     }
 

@@ -214,15 +214,18 @@ class KeptForms {
     private static SetUp setUp(KeptSetUp kept) {
         Map<Measurable, Figure> measured = new LinkedHashMap<>();
         kept.measured().forEach((code, figure) -> measured.put(Measurable.ofCode(code), figure.figure()));
+        Size size = Size.of(KeptNames.of(Family.class, kept.family()), kept.size());
         return new SetUp(
-                Size.of(KeptNames.of(Family.class, kept.family()), kept.size()),
+                size,
                 kept.leftHanded(),
                 new ReferenceA(kept.referenceAHz()),
                 kept.openStrings().stream().map(Pitch::of).toList(),
                 measured,
                 byPosition(kept.tailEnds(), name -> KeptNames.of(TailEnd.class, name)),
-                kept.pegSides() == null ? null : byPosition(kept.pegSides(), name -> KeptNames.of(Side.class, name)),
-                kept.pegs() == null ? null : KeptNames.of(PegKind.class, kept.pegs()));
+                kept.pegSides() == null
+                        ? Map.of()
+                        : byPosition(kept.pegSides(), name -> KeptNames.of(Side.class, name)),
+                kept.pegs() == null ? size.family().usualPegs() : KeptNames.of(PegKind.class, kept.pegs()));
     }
 
     private static List<Step> steps(List<KeptStep> kept) {

@@ -2,6 +2,7 @@ package rosinedpeg.web.bench;
 
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.web.platform.KeptFigure;
 
 /**
@@ -53,8 +54,8 @@ record KeptPlan(
             List<String> openStrings,
             Map<String, KeptFigure> measured,
             Map<String, String> tailEnds,
-            Map<String, String> pegSides,
-            String pegs) {}
+            @Nullable Map<String, String> pegSides,
+            @Nullable String pegs) {}
 
     /**
      * Where the bands of the post's load begin.
@@ -69,7 +70,7 @@ record KeptPlan(
      * A step; its place is its place in the list.
      *
      * @param kind what is done
-     * @param position the string it is done for, null when it is for the whole instrument
+     * @param position the string it is done for, unless it is for the whole instrument
      * @param materials what is used
      * @param cautions what to take care of
      * @param figures what it needs to know
@@ -80,7 +81,7 @@ record KeptPlan(
      */
     record KeptStep(
             String kind,
-            String position,
+            @Nullable String position,
             List<String> materials,
             List<String> cautions,
             Map<String, KeptFigure> figures,

@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.strings.Position;
@@ -17,7 +18,7 @@ import rosinedpeg.core.strings.Position;
  * @param reason why it is done
  * @param startedAt when it began
  * @param startedBy who began it
- * @param endedAt when it was over, null while it is open
+ * @param endedAt when it was over, if it is
  * @param replacements the kinds of string that go on
  * @param state where it stands
  * @param events its ledger
@@ -28,7 +29,7 @@ public record Run(
         Reason reason,
         Instant startedAt,
         String startedBy,
-        Instant endedAt,
+        @Nullable Instant endedAt,
         Map<Position, UUID> replacements,
         BenchState state,
         List<BenchEvent> events) {

@@ -1,5 +1,7 @@
 package rosinedpeg.web.bench;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -78,7 +80,7 @@ class RunClosing {
             instruments.fit(
                     run.instrumentId(),
                     position,
-                    finished.replacements().get(position),
+                    position.in(finished.replacements()),
                     cameToPitch(finished, position),
                     0,
                     Set.of(),
@@ -95,7 +97,8 @@ class RunClosing {
                 .changed()
                 .forEach(position -> strings.put(
                         position,
-                        known.get(finished.replacements().get(position)).spec()));
+                        requireNonNull(known.get(position.in(finished.replacements())))
+                                .spec()));
         instruments.learn(
                 run.instrumentId(),
                 Learned.sinkings(finished.state().plan().setUp(), strings, finished.events()),
@@ -123,11 +126,11 @@ class RunClosing {
         for (Mishap mishap : state.mishaps()) {
             boolean refer = MishapPlanner.refers(state.plan(), mishap, Collections.frequency(before, mishap));
             boolean atFault = mishap.kind() == Mishap.Kind.STRING_BROKE
-                    && breakages.instrumentAtFault(mishap.position(), mishap.place());
+                    && breakages.instrumentAtFault(requireNonNull(mishap.position()), requireNonNull(mishap.place()));
             before.add(mishap);
             notes.write(run.instrumentId(), new Note.WentWrong(mishap, atFault), refer || atFault);
             if (mishap.kind() == Mishap.Kind.STRING_BROKE && !state.changed().contains(mishap.position())) {
-                instruments.replaceBroken(run.instrumentId(), mishap.position());
+                instruments.replaceBroken(run.instrumentId(), requireNonNull(mishap.position()));
             }
         }
     }

@@ -10,6 +10,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** One change of strings, or other work. */
 @Entity
@@ -43,7 +44,7 @@ class RunEntity {
     @Enumerated(EnumType.STRING)
     private Outcome outcome;
 
-    private Instant endedAt;
+    private @Nullable Instant endedAt;
 
     protected RunEntity() {}
 
@@ -97,6 +98,7 @@ class RunEntity {
         return startedBy;
     }
 
+    @Nullable
     Instant endedAt() {
         return endedAt;
     }

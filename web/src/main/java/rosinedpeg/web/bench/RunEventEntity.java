@@ -1,5 +1,7 @@
 package rosinedpeg.web.bench;
 
+import static java.util.Objects.requireNonNull;
+
 import jakarta.persistence.Entity;
 import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
@@ -14,6 +16,7 @@ import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.causes.Breakages.Breakage;
@@ -50,25 +53,25 @@ class RunEventEntity {
     @Enumerated(EnumType.STRING)
     private Kind kind;
 
-    private Integer step;
+    private @Nullable Integer step;
 
     @Enumerated(EnumType.STRING)
-    private Position position;
+    private @Nullable Position position;
 
-    private Double value;
-    private String text;
-    private Long undone;
-
-    @Enumerated(EnumType.STRING)
-    private Mishap.Kind mishap;
+    private @Nullable Double value;
+    private @Nullable String text;
+    private @Nullable Long undone;
 
     @Enumerated(EnumType.STRING)
-    private BreakPlace place;
+    private Mishap.@Nullable Kind mishap;
 
-    private Integer toldVersion;
+    @Enumerated(EnumType.STRING)
+    private @Nullable BreakPlace place;
+
+    private @Nullable Integer toldVersion;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private String told;
+    private @Nullable String told;
 
     private Instant recordedAt;
     private String recordedBy;
@@ -120,25 +123,27 @@ class RunEventEntity {
      */
     BenchEvent event(KeptForms forms) {
         return switch (kind) {
-            case STEP_DONE -> new BenchEvent.StepDone(sequence, recordedAt, step);
-            case STEP_SKIPPED -> new BenchEvent.StepSkipped(sequence, recordedAt, step);
-            case PITCH_READ -> new BenchEvent.PitchRead(sequence, recordedAt, position, value);
-            case GAP_READ -> new BenchEvent.GapRead(sequence, recordedAt, value);
-            case NOTED -> new BenchEvent.Noted(sequence, recordedAt, text);
-            case UNDONE -> new BenchEvent.Undone(sequence, recordedAt, undone);
+            case STEP_DONE -> new BenchEvent.StepDone(sequence, recordedAt, requireNonNull(step));
+            case STEP_SKIPPED -> new BenchEvent.StepSkipped(sequence, recordedAt, requireNonNull(step));
+            case PITCH_READ ->
+                new BenchEvent.PitchRead(sequence, recordedAt, requireNonNull(position), requireNonNull(value));
+            case GAP_READ -> new BenchEvent.GapRead(sequence, recordedAt, requireNonNull(value));
+            case NOTED -> new BenchEvent.Noted(sequence, recordedAt, requireNonNull(text));
+            case UNDONE -> new BenchEvent.Undone(sequence, recordedAt, requireNonNull(undone));
             case WENT_WRONG ->
                 new BenchEvent.WentWrong(
                         sequence,
                         recordedAt,
-                        new Mishap(mishap, position, place),
-                        Optional.ofNullable(told).map(form -> forms.readTold(toldVersion, form)));
+                        new Mishap(requireNonNull(mishap), position, place),
+                        Optional.ofNullable(told).map(form -> forms.readTold(requireNonNull(toldVersion), form)));
             case ENDED -> new BenchEvent.Ended(sequence, recordedAt);
         };
     }
 
     /** {@return the break of a string that this row records} */
     Breakage breakage() {
-        return new Breakage(LocalDate.ofInstant(recordedAt, ZoneOffset.UTC), position, place);
+        return new Breakage(
+                LocalDate.ofInstant(recordedAt, ZoneOffset.UTC), requireNonNull(position), requireNonNull(place));
     }
 
     UUID runId() {

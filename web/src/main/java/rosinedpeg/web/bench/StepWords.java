@@ -1,7 +1,10 @@
 package rosinedpeg.web.bench;
 
+import static java.util.Objects.requireNonNull;
+
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.stream.Collectors;
+import java.util.Map;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
@@ -66,14 +69,17 @@ class StepWords {
     }
 
     /** {@return the figures of a step that are wanted at the bench without a screen, each with a dot before it} */
-    public String onCard(Step step) {
-        return ON_CARD.stream()
+    public Map<StepFigure, String> onCard(Step step) {
+        Map<StepFigure, String> figures = new LinkedHashMap<>();
+        ON_CARD.stream()
                 .filter(step.figures()::containsKey)
-                .map(figure -> words.say(
-                        "card.figure",
-                        words.say("stepFigure." + figure),
-                        say.figure(step.figures().get(figure))))
-                .collect(Collectors.joining());
+                .forEach(figure -> figures.put(
+                        figure,
+                        words.say(
+                                "card.figure",
+                                words.say("stepFigure." + figure),
+                                say.figure(requireNonNull(step.figures().get(figure))))));
+        return figures;
     }
 
     /** {@return several strings, as II and III} */
@@ -159,10 +165,10 @@ class StepWords {
 
     /** Everybody knows which hand turns what; on an instrument that is mirrored it is said. */
     private String hand(Step step, ChangePlan plan) {
-        boolean said = plan.setUp().leftHanded()
-                && step.position() != null
-                && step.kind().turnsItsPeg();
-        return said ? words.say("step.hand." + plan.setUp().handAtPeg(step.position())) : "";
+        Position position = step.position();
+        return position != null && plan.setUp().leftHanded() && step.kind().turnsItsPeg()
+                ? words.say("step.hand." + plan.setUp().handAtPeg(position))
+                : "";
     }
 
     /** Work that changes no string has another kit and another end; all machines are tried at once. */

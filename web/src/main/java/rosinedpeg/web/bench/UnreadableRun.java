@@ -2,6 +2,7 @@ package rosinedpeg.web.bench;
 
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * An open run whose plan or ledger this release cannot read. Nothing of it is lost, and nothing of it is guessed.
@@ -12,4 +13,9 @@ import java.util.UUID;
  * @param startedBy who began it
  * @param why what could not be read, in the application's own terms
  */
-public record UnreadableRun(UUID id, UUID instrumentId, Instant startedAt, String startedBy, String why) {}
+public record UnreadableRun(
+        UUID id,
+        UUID instrumentId,
+        Instant startedAt,
+        String startedBy,
+        @Nullable String why) {}

@@ -15,4 +15,7 @@
             "working",
             "aftercare"
         })
+@NullMarked
 package rosinedpeg.web.bench;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,4 +3,7 @@
  * pages, {@code BridgeController} and {@code PostController}; what is measured here is kept with the instrument.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing"})
+@NullMarked
 package rosinedpeg.web.bridge;
+
+import org.jspecify.annotations.NullMarked;

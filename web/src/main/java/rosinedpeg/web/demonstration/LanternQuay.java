@@ -126,7 +126,7 @@ class LanternQuay implements ApplicationRunner {
                     accounts.add(workshop, "keeper", "Keeper of the shelf", Role.KEEPER, PASSWORD);
                     accounts.add(workshop, "pit", "Pit 1", Role.PLAYER, PASSWORD);
                     load();
-                    return null;
+                    return workshop;
                 }));
     }
 
@@ -184,7 +184,7 @@ class LanternQuay implements ApplicationRunner {
         UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit2, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 326.0));
         fit(pit2, sluice, Map.of(I, 40, II, 90, III, 50, IV, 50));
-        UUID settling = instruments.fit(pit2, II, sluice.get(II).id(), hoursAgo(19), 0, Set.of(), true);
+        UUID settling = instruments.fit(pit2, II, II.in(sluice).id(), hoursAgo(19), 0, Set.of(), true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(17.5), -63, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(14), -48, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(3), -71, true);
@@ -202,7 +202,7 @@ class LanternQuay implements ApplicationRunner {
 
         UUID pit5 = add("Pit 5 viola", Family.VIOLA, "16½", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         fit(pit5, reed, Map.of(I, 60, II, 140, III, 70, IV, 70));
-        halfDone(pit5, reed.get(II));
+        halfDone(pit5, II.in(reed));
 
         UUID pit6 = add("Pit 6 viola", Family.VIOLA, "16", 9, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit6, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 371.0, of(Quantity.BRIDGE_HEIGHT), 38.5));
@@ -221,13 +221,7 @@ class LanternQuay implements ApplicationRunner {
                         of(Quantity.LEVER_TO_TOP, I), 1.1));
         fit(pit8, barge, Map.of(II, 160, III, 160, IV, 160));
         instruments.fit(
-                pit8,
-                I,
-                barge.get(I).id(),
-                daysAgo(160),
-                0,
-                Set.of(WearSign.WINDING_OPEN, WearSign.COLOUR_GONE),
-                false);
+                pit8, I, I.in(barge).id(), daysAgo(160), 0, Set.of(WearSign.WINDING_OPEN, WearSign.COLOUR_GONE), false);
 
         UUID pit9 = add("Pit 9 cello", Family.CELLO, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         fit(pit9, barge, Map.of(I, 70, II, 70, III, 70, IV, 70));
@@ -244,7 +238,7 @@ class LanternQuay implements ApplicationRunner {
 
         UUID half = add("Lending ½ violin 3", Family.VIOLIN, "1/2", 3, Demand.LOAN, TailEnd.FORK_TUNER);
         for (Position position : List.of(I, II, III, IV)) {
-            instruments.fit(half, position, sprat.get(position).id(), null, 0, Set.of(), false);
+            instruments.fit(half, position, position.in(sprat).id(), null, 0, Set.of(), false);
         }
 
         lookAtPeg(half, IV, 12, Set.of(PegSign.CREAKS, PegSign.JERKS));
@@ -303,7 +297,7 @@ class LanternQuay implements ApplicationRunner {
 
     private void fit(UUID instrument, Map<Position, StringKind> set, Map<Position, Integer> daysAgo) {
         daysAgo.forEach((position, days) ->
-                instruments.fit(instrument, position, set.get(position).id(), daysAgo(days), 0, Set.of(), false));
+                instruments.fit(instrument, position, position.in(set).id(), daysAgo(days), 0, Set.of(), false));
     }
 
     /** Leaves a run at the moment the new string is to be locked at its peg. */

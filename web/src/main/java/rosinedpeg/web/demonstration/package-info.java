@@ -15,4 +15,7 @@
             "findings",
             "aftercare"
         })
+@NullMarked
 package rosinedpeg.web.demonstration;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,4 +3,7 @@
  * string has to hold.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@NullMarked
 package rosinedpeg.web.diary;
+
+import org.jspecify.annotations.NullMarked;

@@ -3,4 +3,7 @@
  * string on an instrument is of a kind, and is not one.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@NullMarked
 package rosinedpeg.web.drawer;
+
+import org.jspecify.annotations.NullMarked;

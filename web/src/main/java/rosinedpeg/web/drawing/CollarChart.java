@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.Comparator;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.web.platform.Say;
@@ -24,8 +25,8 @@ public record CollarChart(View view) {
     /** Beyond the last day of interest, a tenth of the whole. */
     private static final double ROOM = 1.1;
 
-    /** {@return the chart; null before there are two days to draw a line through} */
-    public static CollarChart of(List<Collar> collars, CollarTrend trend, LocalDate today) {
+    /** {@return the chart, as soon as there are two days to draw a line through} */
+    public static @Nullable CollarChart of(List<Collar> collars, CollarTrend trend, LocalDate today) {
         if (trend.mmPerYear().isEmpty()) {
             return null;
         }

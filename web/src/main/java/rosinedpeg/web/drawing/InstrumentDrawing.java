@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.Quantity;
@@ -32,7 +33,7 @@ import rosinedpeg.core.strings.Position;
  * @param tailpiece its outline
  * @param pegs shafts with their heads
  * @param strings the strings, thickness to scale
- * @param ring the place of the step, null when it is the whole instrument
+ * @param ring the place of the step, unless it is the whole instrument
  */
 public record InstrumentDrawing(
         String viewBox,
@@ -47,7 +48,7 @@ public record InstrumentDrawing(
         String tailpiece,
         List<Stroke> pegs,
         List<Stroke> strings,
-        Ring ring) {
+        @Nullable Ring ring) {
 
     /** Thickness of the pegbox's walls, in shaft diameters. */
     private static final double WALL_SHARE = 0.65;
@@ -64,7 +65,7 @@ public record InstrumentDrawing(
      * @param diametersMm thickness of each string
      * @param states how each string is drawn
      * @param place the part a step happens at
-     * @param position the string the step is for, or null
+     * @param position the string the step is for, if it is for one
      * @return the drawing
      */
     public static InstrumentDrawing of(
@@ -72,7 +73,7 @@ public record InstrumentDrawing(
             Map<Position, Double> diametersMm,
             Map<Position, StringState> states,
             Place place,
-            Position position) {
+            @Nullable Position position) {
         double length = setUp.value(Quantity.VIBRATING_LENGTH);
         double after = setUp.value(Quantity.AFTERLENGTH);
         double body = setUp.bodyLengthMm();
@@ -103,7 +104,8 @@ public record InstrumentDrawing(
             double side = pegbox.knobSide(p) * hand;
             double wallAt = pegbox.halfWidthMm(-pegY) + wall;
             pegs.addAll(peg(setUp, side, wallAt, pegY, p == position && place == Place.PEG ? "marked" : "plain"));
-            strings.add(string(setUp, p, hand, diametersMm.getOrDefault(p, 0.6), states.get(p)));
+            strings.add(
+                    string(setUp, p, hand, diametersMm.getOrDefault(p, 0.6), states.getOrDefault(p, StringState.ON)));
         }
         double top = boxEnd - curl * 2.6;
         double bottom = bodyTop + body * 1.03;
@@ -275,7 +277,8 @@ public record InstrumentDrawing(
         return places;
     }
 
-    private static Ring ring(SetUp setUp, double hand, Place place, Position position, double half) {
+    private static @Nullable Ring ring(
+            SetUp setUp, double hand, Place place, @Nullable Position position, double half) {
         double length = setUp.value(Quantity.VIBRATING_LENGTH);
         double radius = length * 0.065;
         return switch (place) {

@@ -30,7 +30,7 @@ public final class MeasureDrawing {
 
     /** {@return a small drawing with the distance marked} */
     public static View of(SetUp setUp, Measurable measurable) {
-        MeasureDrawing drawing = new MeasureDrawing(setUp, measurable.position());
+        MeasureDrawing drawing = new MeasureDrawing(setUp, measurable.string().orElse(Position.I));
         return switch (measurable.quantity()) {
             case VIBRATING_LENGTH -> drawing.body();
             case FRONT_ANGLE -> drawing.angle(1, setUp.value(Quantity.FRONT_ANGLE));
@@ -301,8 +301,7 @@ public final class MeasureDrawing {
     }
 
     private View tail(Quantity quantity) {
-        Position drawn = position != null ? position : Position.I;
-        TailpieceDrawing.draw(pen, setUp, drawn);
+        TailpieceDrawing.draw(pen, setUp, position);
         double tick = height * 0.13;
         double[] fret = TailpieceDrawing.at(setUp, setUp.value(Quantity.AFTERLENGTH));
         double screwX = fret[0] - height * 0.4;
@@ -315,17 +314,18 @@ public final class MeasureDrawing {
             case LEVER_TO_TOP ->
                 pen.distance(
                         fret[0] - height * 0.3,
-                        -setUp.value(Quantity.LEVER_TO_TOP, drawn),
+                        -setUp.value(Quantity.LEVER_TO_TOP, position),
                         fret[0] - height * 0.3,
                         0,
                         tick);
             case TUNER_SCREW_LEFT -> {
-                double head = TailpieceDrawing.screwHeadY(setUp, drawn);
-                pen.distance(screwX, head, screwX, head + setUp.value(Quantity.TUNER_SCREW_LEFT, drawn), tick);
+                double head = TailpieceDrawing.screwHeadY(setUp, position);
+                pen.distance(screwX, head, screwX, head + setUp.value(Quantity.TUNER_SCREW_LEFT, position), tick);
             }
             default -> {
-                double head = TailpieceDrawing.screwHeadY(setUp, drawn) + setUp.value(Quantity.TUNER_SCREW_LEFT, drawn);
-                pen.distance(screwX, head, screwX, head + setUp.value(Quantity.TUNER_SCREW_IN, drawn), tick);
+                double head =
+                        TailpieceDrawing.screwHeadY(setUp, position) + setUp.value(Quantity.TUNER_SCREW_LEFT, position);
+                pen.distance(screwX, head, screwX, head + setUp.value(Quantity.TUNER_SCREW_IN, position), tick);
             }
         }
         return TailpieceDrawing.view(pen, setUp);

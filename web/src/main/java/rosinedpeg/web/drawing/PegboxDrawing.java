@@ -5,6 +5,7 @@ import java.util.DoubleSummaryStatistics;
 import java.util.List;
 import java.util.Locale;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.clearance.Clearance;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.clearance.Touch;
@@ -37,16 +38,16 @@ public record PegboxDrawing(View above, View side) {
      * @param pegbox the pegbox with its strings
      * @param strings the strings in it
      * @param touches what touches
-     * @param marked the string that is worked on, or null
+     * @param marked the string that is worked on, if any
      * @return both views
      */
     public static PegboxDrawing of(
-            StrungPegbox pegbox, Collection<StringSpec> strings, List<Touch> touches, Position marked) {
+            StrungPegbox pegbox, Collection<StringSpec> strings, List<Touch> touches, @Nullable Position marked) {
         return new PegboxDrawing(above(pegbox, strings, touches, marked), side(pegbox, strings, touches));
     }
 
     private static View above(
-            StrungPegbox strung, Collection<StringSpec> strings, List<Touch> touches, Position marked) {
+            StrungPegbox strung, Collection<StringSpec> strings, List<Touch> touches, @Nullable Position marked) {
         Pegbox pegbox = strung.pegbox();
         double hand = hand(pegbox.setUp());
         double shaft = pegbox.shaftDiameterMm();
@@ -168,7 +169,13 @@ public record PegboxDrawing(View above, View side) {
 
     /** Turns lie side by side; each crosses the shaft a string's width further on. */
     private static void turns(
-            Pen pen, WindingPlan plan, StringSpec string, double shaft, double hand, Pegbox pegbox, Position marked) {
+            Pen pen,
+            WindingPlan plan,
+            StringSpec string,
+            double shaft,
+            double hand,
+            Pegbox pegbox,
+            @Nullable Position marked) {
         double diameter = string.diameterMm();
         double y = -pegbox.fromNutMm(string.position());
         int count = (int) Math.round((plan.toXMm() - plan.fromXMm()) / diameter);

@@ -1,5 +1,6 @@
 package rosinedpeg.web.drawing;
 
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -20,10 +21,10 @@ public final class TailpieceDrawing {
      * Draws the afterlength with its target, the tailpiece over the top, and the lever of one fine tuner.
      *
      * @param setUp the instrument
-     * @param tuned the string whose fine tuner is drawn, or null
+     * @param tuned the string whose fine tuner is drawn, if one is
      * @return the drawing
      */
-    public static View of(SetUp setUp, Position tuned) {
+    public static View of(SetUp setUp, @Nullable Position tuned) {
         Pen pen = new Pen();
         draw(pen, setUp, tuned);
         double height = setUp.value(Quantity.BRIDGE_HEIGHT);
@@ -39,7 +40,7 @@ public final class TailpieceDrawing {
         return view(pen, setUp);
     }
 
-    static void draw(Pen pen, SetUp setUp, Position tuned) {
+    static void draw(Pen pen, SetUp setUp, @Nullable Position tuned) {
         double height = setUp.value(Quantity.BRIDGE_HEIGHT);
         double afterlength = setUp.value(Quantity.AFTERLENGTH);
         double[] fret = at(setUp, afterlength);
@@ -75,7 +76,7 @@ public final class TailpieceDrawing {
                 underneath,
                 fret[0] - height * 0.05,
                 nearest);
-        if (tuned != null && setUp.tailEnds().get(tuned).hasFineTuner()) {
+        if (tuned != null && tuned.in(setUp.tailEnds()).hasFineTuner()) {
             double x = fret[0] - height * 0.3;
             double lever = -setUp.value(Quantity.LEVER_TO_TOP, tuned);
             double head = screwHeadY(setUp, tuned);

@@ -4,4 +4,7 @@
  * file of one. The instrument itself, its strands and the charts are records of their own.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = "platform")
+@NullMarked
 package rosinedpeg.web.drawing;
+
+import org.jspecify.annotations.NullMarked;

@@ -11,6 +11,7 @@ import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
 
 /** Something noticed on an instrument. */
 @Entity
@@ -28,13 +29,13 @@ class NoteEntity {
     @Enumerated(EnumType.STRING)
     private Note.Kind kind;
 
-    private String text;
+    private @Nullable String text;
 
     @JdbcTypeCode(SqlTypes.JSON)
-    private String arguments;
+    private @Nullable String arguments;
 
     private boolean refer;
-    private Instant settledAt;
+    private @Nullable Instant settledAt;
     private Instant recordedAt;
     private String recordedBy;
 
@@ -72,6 +73,7 @@ class NoteEntity {
         return refer;
     }
 
+    @Nullable
     Instant settledAt() {
         return settledAt;
     }

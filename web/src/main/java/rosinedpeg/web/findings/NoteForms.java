@@ -1,7 +1,10 @@
 package rosinedpeg.web.findings;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.finding.Finding;
@@ -24,16 +27,17 @@ class NoteForms {
         this.json = json;
     }
 
-    /** {@return what a note says beside its kind, as it is kept; null for what somebody wrote} */
+    /** {@return what a note says beside its kind, as it is kept; nothing for what somebody wrote} */
+    @Nullable
     String arguments(Note note) {
         Object form = form(note);
         return form instanceof KeptText ? null : json.writeValueAsString(form);
     }
 
     /** {@return the note that was kept so} */
-    Note read(Note.Kind kind, String text, String arguments) {
+    Note read(Note.Kind kind, @Nullable String text, @Nullable String arguments) {
         return switch (kind) {
-            case WRITTEN -> new Note.Written(text);
+            case WRITTEN -> new Note.Written(requireNonNull(text));
             case WENT_WRONG -> note(json.readValue(arguments, KeptMishap.class));
             case WORK_DONE -> note(json.readValue(arguments, KeptWork.class));
             case BEGUN_ALL_THE_SAME -> note(json.readValue(arguments, KeptBeginning.class));
@@ -76,7 +80,7 @@ class NoteForms {
                 finding.figures().stream().map(KeptFigure::of).toList());
     }
 
-    private static String name(Enum<?> constant) {
+    private static @Nullable String name(@Nullable Enum<?> constant) {
         return constant == null ? null : constant.name();
     }
 
@@ -98,8 +102,8 @@ class NoteForms {
     private static Note note(KeptBeginning kept) {
         List<Note> referrals = new ArrayList<>();
         kept.referrals()
-                .forEach(
-                        one -> referrals.add(one.mishap() == null ? new Note.Written(one.text()) : note(one.mishap())));
+                .forEach(one -> referrals.add(
+                        one.mishap() == null ? new Note.Written(requireNonNull(one.text())) : note(one.mishap())));
         return new Note.BegunAllTheSame(
                 referrals, kept.findings().stream().map(NoteForms::finding).toList());
     }
@@ -113,20 +117,25 @@ class NoteForms {
                 kept.refer());
     }
 
-    private static <E extends Enum<E>> E of(Class<E> type, String name) {
+    private static <E extends Enum<E>> @Nullable E of(Class<E> type, @Nullable String name) {
         return name == null ? null : KeptNames.of(type, name);
     }
 
     private record KeptText(String text) {}
 
-    private record KeptMishap(String mishap, String position, String place, boolean instrumentAtFault) {}
+    private record KeptMishap(
+            String mishap,
+            @Nullable String position,
+            @Nullable String place,
+            boolean instrumentAtFault) {}
 
     private record KeptWork(String work) {}
 
-    private record KeptReferral(String text, KeptMishap mishap) {}
+    private record KeptReferral(
+            @Nullable String text, @Nullable KeptMishap mishap) {}
 
     private record KeptFinding(
-            String finding, String severity, String position, boolean refer, List<KeptFigure> figures) {}
+            String finding, String severity, @Nullable String position, boolean refer, List<KeptFigure> figures) {}
 
     private record KeptBeginning(List<KeptReferral> referrals, List<KeptFinding> findings) {}
 }

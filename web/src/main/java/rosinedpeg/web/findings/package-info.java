@@ -2,4 +2,7 @@
  * behind a symptom. Begin with {@link rosinedpeg.web.findings.Inspections} and {@link rosinedpeg.web.findings.Notes}. */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"platform", "instrument", "pegs", "aftercare", "drawing"})
+@NullMarked
 package rosinedpeg.web.findings;
+
+import org.jspecify.annotations.NullMarked;

@@ -4,4 +4,7 @@
  */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"platform", "instrument", "drawer", "findings", "drawing"})
+@NullMarked
 package rosinedpeg.web.fit;
+
+import org.jspecify.annotations.NullMarked;

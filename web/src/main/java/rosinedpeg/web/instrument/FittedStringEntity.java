@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearSign;
 
@@ -32,10 +33,10 @@ class FittedStringEntity {
     private Position position;
 
     private UUID kindId;
-    private Instant fittedAt;
+    private @Nullable Instant fittedAt;
     private double hoursBefore;
     private List<String> signs;
-    private Instant removedAt;
+    private @Nullable Instant removedAt;
     private boolean kept;
 
     @Version
@@ -47,7 +48,7 @@ class FittedStringEntity {
             UUID instrumentId,
             Position position,
             UUID kindId,
-            Instant fittedAt,
+            @Nullable Instant fittedAt,
             double hoursBefore,
             Set<WearSign> signs) {
         this.id = UUID.randomUUID();
@@ -88,10 +89,12 @@ class FittedStringEntity {
         return version;
     }
 
+    @Nullable
     Instant fittedAt() {
         return fittedAt;
     }
 
+    @Nullable
     Instant removedAt() {
         return removedAt;
     }

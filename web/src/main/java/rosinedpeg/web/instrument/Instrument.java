@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.grooves.Guard;
@@ -28,7 +29,7 @@ import rosinedpeg.core.wear.Demand;
  * @param strings the strings on it, I first
  * @param fittings what it has beside its measurements
  * @param collars every collar distance that was measured, by peg
- * @param bridgeLookedAtOn the day its bridge was measured last, or null
+ * @param bridgeLookedAtOn the day its bridge was measured last, if it ever was
  * @param coupling what its runs have shown of how much it gives
  * @param stuck how much of a string sticks in its bridge grooves
  * @param bands how much load its post wants
@@ -43,7 +44,7 @@ public record Instrument(
         List<StringOn> strings,
         Fittings fittings,
         Map<Position, List<Collar>> collars,
-        LocalDate bridgeLookedAtOn,
+        @Nullable LocalDate bridgeLookedAtOn,
         Evidence coupling,
         StuckShares stuck,
         LoadBands bands,

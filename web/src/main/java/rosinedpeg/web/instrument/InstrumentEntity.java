@@ -18,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.bridge.StuckShare;
 import rosinedpeg.core.bridge.StuckShares;
@@ -65,10 +66,10 @@ class InstrumentEntity {
     @Enumerated(EnumType.STRING)
     private PegKind pegKind;
 
-    private List<String> pegSides;
+    private @Nullable List<String> pegSides;
 
     @Enumerated(EnumType.STRING)
-    private PegWood pegWood;
+    private @Nullable PegWood pegWood;
 
     private boolean tunersBuiltIn;
     private boolean parchment;
@@ -186,7 +187,7 @@ class InstrumentEntity {
         this.tube = tube;
     }
 
-    void carve(PegWood wood) {
+    void carve(@Nullable PegWood wood) {
         this.pegWood = wood;
     }
 

@@ -1,5 +1,7 @@
 package rosinedpeg.web.instrument;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -16,6 +18,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
@@ -212,11 +215,11 @@ public class Instruments implements LogSource {
      *
      * @param id the instrument
      * @param seen the {@link Instrument#version()} that whoever changes it has seen
-     * @param wood the wood, null when nobody knows
+     * @param wood the wood, if anybody knows
      * @throws OptimisticLockingFailureException when somebody else has changed it since
      */
     @Transactional
-    public void setPegWood(UUID id, int seen, PegWood wood) {
+    public void setPegWood(UUID id, int seen, @Nullable PegWood wood) {
         asSeen(id, seen).carve(wood);
     }
 
@@ -275,7 +278,7 @@ public class Instruments implements LogSource {
      * @param id the instrument
      * @param position where
      * @param kindId what it is
-     * @param since since when, null when nobody knows
+     * @param since since when, if anybody knows
      * @param hoursBefore hours it had been played elsewhere before
      * @param signs what was seen or heard on it
      * @param keepOld whether the string it replaces is kept as a spare
@@ -285,7 +288,7 @@ public class Instruments implements LogSource {
             UUID id,
             Position position,
             UUID kindId,
-            Instant since,
+            @Nullable Instant since,
             double hoursBefore,
             Set<WearSign> signs,
             boolean keepOld) {
@@ -306,7 +309,7 @@ public class Instruments implements LogSource {
      * @param seen the string that is on record there, as whoever found another has seen it; empty when none was
      * @param position where
      * @param kindId what it is
-     * @param since since when, null when nobody knows
+     * @param since since when, if anybody knows
      * @param hoursBefore hours it had been played elsewhere before
      * @param keepOld whether the string it replaces is kept as a spare
      * @throws OptimisticLockingFailureException when another string has come to be on record there since
@@ -317,7 +320,7 @@ public class Instruments implements LogSource {
             Optional<UUID> seen,
             Position position,
             UUID kindId,
-            Instant since,
+            @Nullable Instant since,
             double hoursBefore,
             boolean keepOld) {
         Optional<UUID> on = fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
@@ -393,7 +396,7 @@ public class Instruments implements LogSource {
                 .values()
                 .forEach(sitting -> log.add(LogEntry.measured(sitting)));
         for (FittedStringEntity string : fitted.latest(id, Limit.of(newest))) {
-            StringKind kind = kindsById.get(string.kindId());
+            StringKind kind = requireNonNull(kindsById.get(string.kindId()));
             if (string.fittedAt() != null) {
                 log.add(LogEntry.of(string.fittedAt(), "WENT_ON", string.position(), kind.label(), null));
             }
@@ -423,7 +426,12 @@ public class Instruments implements LogSource {
         return on.stream()
                 .sorted(Comparator.comparing(FittedNow::position))
                 .map(string -> StringOn.of(
-                        string, kindsById.get(string.kindId()), one.family(), one.hoursPerWeek(), one.demand(), now))
+                        string,
+                        requireNonNull(kindsById.get(string.kindId())),
+                        one.family(),
+                        one.hoursPerWeek(),
+                        one.demand(),
+                        now))
                 .toList();
     }
 

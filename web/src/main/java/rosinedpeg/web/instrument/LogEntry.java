@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.strings.Position;
@@ -14,23 +15,30 @@ import rosinedpeg.core.strings.Position;
  *
  * @param at when it happened
  * @param kind what happened, completing the message key {@code log.…}
- * @param position the string it concerns, or null
- * @param label the kind of string or what was noticed, or null
+ * @param position the string it concerns
+ * @param label the kind of string or what was noticed
  * @param readings what was measured in one sitting
- * @param by who recorded it, or null
+ * @param by who recorded it
  */
-public record LogEntry(Instant at, String kind, Position position, String label, List<Reading> readings, String by) {
+public record LogEntry(
+        Instant at,
+        String kind,
+        @Nullable Position position,
+        @Nullable String label,
+        List<Reading> readings,
+        @Nullable String by) {
 
     /**
      * What happened at a moment.
      *
      * @param at when
      * @param kind what, completing the message key {@code log.…}
-     * @param position the string it concerns, or null
-     * @param label the kind of string or what was noticed, or null
-     * @param by who recorded it, or null
+     * @param position the string it concerns
+     * @param label the kind of string or what was noticed
+     * @param by who recorded it
      */
-    public static LogEntry of(Instant at, String kind, Position position, String label, String by) {
+    public static LogEntry of(
+            Instant at, String kind, @Nullable Position position, @Nullable String label, @Nullable String by) {
         return new LogEntry(at, kind, position, label, List.of(), by);
     }
 
@@ -49,10 +57,10 @@ public record LogEntry(Instant at, String kind, Position position, String label,
      *
      * @param on the day
      * @param kind what, completing the message key {@code log.…}
-     * @param position the string it concerns, or null
+     * @param position the string it concerns
      * @param by who recorded it
      */
-    public static LogEntry on(LocalDate on, String kind, Position position, String by) {
+    public static LogEntry on(LocalDate on, String kind, @Nullable Position position, String by) {
         return of(noon(on), kind, position, null, by);
     }
 

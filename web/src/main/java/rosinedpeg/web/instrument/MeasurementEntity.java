@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
@@ -32,7 +33,7 @@ class MeasurementEntity {
     private Quantity quantity;
 
     @Enumerated(EnumType.STRING)
-    private Position position;
+    private @Nullable Position position;
 
     private double value;
     private LocalDate measuredOn;

@@ -6,4 +6,7 @@
  * rosinedpeg.web.instrument.LogSource}.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "drawer", "drawing"})
+@NullMarked
 package rosinedpeg.web.instrument;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,7 @@
 package rosinedpeg.web.listen;
 
+import static java.util.Objects.requireNonNull;
+
 import com.sun.net.httpserver.HttpExchange;
 import com.sun.net.httpserver.HttpServer;
 import java.io.IOException;
@@ -57,7 +59,7 @@ class StandInTuner implements DisposableBean {
                 .collect(Collectors.toMap(pair -> pair[0], pair -> pair[1]));
         double cents = hear(
                 UUID.fromString(asked.get("run")),
-                Position.valueOf(asked.get("string")),
+                Position.valueOf(requireNonNull(asked.get("string"))),
                 Double.parseDouble(asked.get("believed")),
                 Boolean.parseBoolean(asked.get("raised")));
         byte[] body = String.format(Locale.ROOT, "{\"cents\": %.1f}", cents).getBytes(StandardCharsets.UTF_8);

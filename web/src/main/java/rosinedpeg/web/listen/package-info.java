@@ -3,4 +3,7 @@
  * stand-in for it that ships with the demonstration.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@NullMarked
 package rosinedpeg.web.listen;
+
+import org.jspecify.annotations.NullMarked;

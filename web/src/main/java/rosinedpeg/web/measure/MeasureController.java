@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -277,8 +278,8 @@ class MeasureController {
             return MeasureController.field(measurable);
         }
 
-        /** {@return the measurement that counts, null when nobody has measured} */
-        public Measured latest() {
+        /** {@return the measurement that counts, if anybody has measured} */
+        public @Nullable Measured latest() {
             return history.isEmpty() ? null : history.get(0);
         }
 

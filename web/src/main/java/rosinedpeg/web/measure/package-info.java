@@ -3,4 +3,7 @@
  * comes of it is kept with the instrument.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing"})
+@NullMarked
 package rosinedpeg.web.measure;
+
+import org.jspecify.annotations.NullMarked;

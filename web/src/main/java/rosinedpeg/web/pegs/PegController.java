@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -115,7 +116,7 @@ class PegController {
     String wood(
             @PathVariable UUID id,
             @RequestParam int version,
-            @RequestParam(required = false) PegWood wood,
+            @RequestParam(required = false) @Nullable PegWood wood,
             RedirectAttributes redirect) {
         Change.make(
                 () -> instruments.setPegWood(id, version, wood),
@@ -125,7 +126,7 @@ class PegController {
         return "redirect:/instruments/" + id + "/pegs";
     }
 
-    private String show(UUID id, Position typedAt, Optional<LookForm> typed, Model model) {
+    private String show(UUID id, @Nullable Position typedAt, Optional<LookForm> typed, Model model) {
         Instrument instrument = instruments.get(id);
         List<PegLook> looks = pegLooks.of(id);
         Map<Position, Set<PegSign>> signsNow = pegLooks.signs(id);
@@ -179,10 +180,10 @@ class PegController {
      * @param signs what was noticed at the last look
      * @param looks every look, the latest first
      * @param collars every collar distance that was measured
-     * @param pace how far it moves in within a year, learned or usual for its wood; null when nothing tells
-     * @param holeOpensMmPerYear by how much its hole opens within a year, or null
-     * @param runsOutOn the day its collar comes to the wall, or null
-     * @param chart the collar's distance over time, or null before two days
+     * @param pace how far it moves in within a year, learned or usual for its wood, if anything tells
+     * @param holeOpensMmPerYear by how much its hole opens within a year, where that was seen
+     * @param runsOutOn the day its collar comes to the wall, if it does
+     * @param chart the collar's distance over time, from two days on
      */
     record Card(
             Position position,
@@ -190,22 +191,23 @@ class PegController {
             Set<PegSign> signs,
             List<PegLook> looks,
             List<CollarTrend.Collar> collars,
-            Figure pace,
-            Double holeOpensMmPerYear,
-            LocalDate runsOutOn,
-            CollarChart chart) {}
+            @Nullable Figure pace,
+            @Nullable Double holeOpensMmPerYear,
+            @Nullable LocalDate runsOutOn,
+            @Nullable CollarChart chart) {}
 
     /**
      * What is typed on a card.
      *
      * @param signs what was noticed
-     * @param treatment what was done; null for nothing
+     * @param treatment what was done
      * @param collar the collar to the wall, as typed
      * @param text what else there is to say
      * @param on the day, as typed
      * @param press the press of the button
      */
-    record LookForm(Set<PegSign> signs, PegTreatment treatment, String collar, String text, String on, String press) {
+    record LookForm(
+            Set<PegSign> signs, @Nullable PegTreatment treatment, String collar, String text, String on, String press) {
 
         /** What is not sent is as on an empty form. */
         LookForm {

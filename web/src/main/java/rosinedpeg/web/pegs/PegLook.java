@@ -3,6 +3,7 @@ package rosinedpeg.web.pegs;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.strings.Position;
@@ -13,7 +14,7 @@ import rosinedpeg.core.strings.Position;
  * @param position whose
  * @param signs what was seen, felt or heard; nothing when it is as it should be
  * @param treatment what was done to it
- * @param text what else there is to say, or null
+ * @param text what else there is to say
  * @param on the day
  * @param by who looked
  */
@@ -21,6 +22,6 @@ public record PegLook(
         Position position,
         Set<PegSign> signs,
         Optional<PegTreatment> treatment,
-        String text,
+        @Nullable String text,
         LocalDate on,
         String by) {}

@@ -15,6 +15,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.strings.Position;
@@ -39,9 +40,9 @@ class PegLookEntity {
     private List<String> signs;
 
     @Enumerated(EnumType.STRING)
-    private PegTreatment treatment;
+    private @Nullable PegTreatment treatment;
 
-    private String text;
+    private @Nullable String text;
     private LocalDate lookedOn;
     private UUID press;
     private Instant recordedAt;

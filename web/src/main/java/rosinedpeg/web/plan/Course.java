@@ -7,6 +7,7 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Passage;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.Tool;
 
@@ -17,7 +18,7 @@ import rosinedpeg.web.drawing.Tool;
  * @param passages its steps, folded by string
  * @param laidOut how each thing it needs lies on the cloth
  * @param myKit what of that is in the kit of whoever looks
- * @param packets the new strings in the order they are opened, with what each is; none where the work changes no string
+ * @param newStrings what it puts on, by where
  * @param track the load on the post from step to step
  * @param narrowTrack the same for a phone
  */
@@ -26,18 +27,26 @@ record Course(
         List<Passage> passages,
         Map<Material, Tool> laidOut,
         Set<Material> myKit,
-        List<Map.Entry<Position, String>> packets,
+        Map<Position, StringKind> newStrings,
         LoadTrack track,
         LoadTrack narrowTrack) {
 
-    static Course of(ChangePlan plan, Set<Material> myKit, List<Map.Entry<Position, String>> packets) {
+    static Course of(ChangePlan plan, Set<Material> myKit, Map<Position, StringKind> newStrings) {
         return new Course(
                 plan,
                 Passage.of(plan),
                 Tool.laidOut(plan.kit()),
                 myKit,
-                packets,
+                newStrings,
                 LoadTrack.of(plan, -1, 680, 190),
                 LoadTrack.of(plan, -1, 370, 170));
+    }
+
+    /** {@return the new strings in the order they are opened, with what each is; none where the work changes no string} */
+    public List<Map.Entry<Position, String>> packets() {
+        return plan.order().stream()
+                .filter(newStrings::containsKey)
+                .map(position -> Map.entry(position, position.in(newStrings).label()))
+                .toList();
     }
 }

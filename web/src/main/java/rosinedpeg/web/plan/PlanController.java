@@ -23,7 +23,6 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
-import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Schools;
@@ -220,7 +219,7 @@ class PlanController {
                 "/instruments/" + instrument.id() + "/plan/card",
                 fits,
                 several ? check.judgeTogether(replacements) : Optional.empty(),
-                request.map(ChangePlanner::plan).map(plan -> course(plan, chosen)),
+                request.map(ChangePlanner::plan).map(plan -> Course.of(plan, habits.kit(), chosen)),
                 request.filter(there -> several).map(this::comparison),
                 request.isEmpty()
                         ? List.of()
@@ -253,16 +252,6 @@ class PlanController {
                 .withPegs(form.getPegs().entrySet().stream()
                         .filter(entry -> entry.getValue() != null)
                         .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)));
-    }
-
-    private Course course(ChangePlan plan, Map<Position, StringKind> chosen) {
-        return Course.of(
-                plan,
-                habits.kit(),
-                plan.order().stream()
-                        .map(position ->
-                                Map.entry(position, chosen.get(position).label()))
-                        .toList());
     }
 
     private PlanPage.Comparison comparison(ChangeRequest request) {

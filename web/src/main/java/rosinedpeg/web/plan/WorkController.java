@@ -154,11 +154,11 @@ class WorkController {
             form.setNewKind(
                     instrument.string(form.getString()).orElseThrow().kind().id());
         }
-        Optional<StringSpec> string = offered.stream()
+        Optional<StringKind> newString = offered.stream()
                 .filter(kind ->
                         form.getKind() == PlanKind.EMERGENCY && kind.id().equals(form.getNewKind()))
-                .map(StringKind::spec)
                 .findFirst();
+        Optional<StringSpec> string = newString.map(StringKind::spec);
         List<Finding> fits = string.map(
                         spec -> FitCheck.of(setUp, instrument.specs()).judge(form.getString(), spec))
                 .orElse(List.of());
@@ -171,7 +171,10 @@ class WorkController {
                 Schools.usual(setUp.family()).choices(),
                 "/instruments/" + instrument.id() + "/work/card",
                 fits,
-                plan.map(there -> Course.of(there, habits.kit(), List.of())));
+                plan.map(there -> Course.of(
+                        there,
+                        habits.kit(),
+                        newString.map(kind -> Map.of(form.getString(), kind)).orElse(Map.of()))));
     }
 
     private static Optional<ChangePlan> plan(

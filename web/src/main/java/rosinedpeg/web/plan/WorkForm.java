@@ -3,6 +3,7 @@ package rosinedpeg.web.plan;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Schools;
@@ -12,7 +13,7 @@ import rosinedpeg.core.strings.Position;
 class WorkForm extends RunStartForm {
     private PlanKind kind = PlanKind.GRAPHITE;
     private Position string = Position.I;
-    private UUID newKind;
+    private @Nullable UUID newKind;
     private boolean broken;
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
     private Schools.Treatment treatment = Schools.USUAL.treatment();
@@ -34,11 +35,11 @@ class WorkForm extends RunStartForm {
         this.string = string;
     }
 
-    public UUID getNewKind() {
+    public @Nullable UUID getNewKind() {
         return newKind;
     }
 
-    public void setNewKind(UUID newKind) {
+    public void setNewKind(@Nullable UUID newKind) {
         this.newKind = newKind;
     }
 

@@ -4,5 +4,18 @@
  * {@code RunStart} takes it to the bench.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"platform", "instrument", "drawer", "bench", "diary", "drawing", "pegs", "findings"})
+        allowedDependencies = {
+            "platform",
+            "instrument",
+            "drawer",
+            "bench",
+            "diary",
+            "drawing",
+            "pegs",
+            "findings",
+            "working"
+        })
+@NullMarked
 package rosinedpeg.web.plan;
+
+import org.jspecify.annotations.NullMarked;

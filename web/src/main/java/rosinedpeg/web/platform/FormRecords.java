@@ -1,6 +1,7 @@
 package rosinedpeg.web.platform;
 
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.core.convert.ConversionException;
 import org.springframework.core.convert.ConversionService;
 import org.springframework.core.convert.TypeDescriptor;
@@ -39,22 +40,22 @@ class FormRecords extends ConfigurableWebBindingInitializer {
     private record Strict(ConversionService service) implements ConversionService {
 
         @Override
-        public boolean canConvert(Class<?> from, Class<?> to) {
+        public boolean canConvert(@Nullable Class<?> from, Class<?> to) {
             return service.canConvert(from, to);
         }
 
         @Override
-        public boolean canConvert(TypeDescriptor from, TypeDescriptor to) {
+        public boolean canConvert(@Nullable TypeDescriptor from, TypeDescriptor to) {
             return service.canConvert(from, to);
         }
 
         @Override
-        public <T> T convert(Object source, Class<T> to) {
+        public <T> @Nullable T convert(@Nullable Object source, Class<T> to) {
             return refused(() -> service.convert(source, to));
         }
 
         @Override
-        public Object convert(Object source, TypeDescriptor from, TypeDescriptor to) {
+        public @Nullable Object convert(@Nullable Object source, @Nullable TypeDescriptor from, TypeDescriptor to) {
             return refused(() -> service.convert(source, from, to));
         }
 

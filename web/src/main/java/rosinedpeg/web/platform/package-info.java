@@ -5,4 +5,7 @@
  * {@link rosinedpeg.web.platform.Say} and {@link rosinedpeg.web.platform.Words} put it into words.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@NullMarked
 package rosinedpeg.web.platform;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,5 +1,7 @@
 package rosinedpeg.web.rack;
 
+import static java.util.Objects.requireNonNull;
+
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -161,7 +163,8 @@ class InstrumentController {
         FOUND.forEach(group -> groups.put(group, new ArrayList<>()));
         inspections
                 .of(instrument)
-                .forEach(finding -> groups.get(findings.group(finding)).add(finding));
+                .forEach(finding ->
+                        requireNonNull(groups.get(findings.group(finding))).add(finding));
         groups.values().removeIf(List::isEmpty);
         return groups;
     }

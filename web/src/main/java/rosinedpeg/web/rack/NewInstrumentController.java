@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -61,7 +62,7 @@ class NewInstrumentController {
         OptionalDouble hours = Entry.number(result, "hoursPerWeek", form.hoursPerWeek(), HOURS_PER_WEEK);
         OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
         String[] size = form.size().split(" ", 2);
-        Size chosen = null;
+        @Nullable Size chosen = null;
         try {
             chosen = Size.of(Family.valueOf(size[0]), size.length > 1 ? size[1] : "");
         } catch (IllegalArgumentException noSuchSize) {
@@ -71,7 +72,7 @@ class NewInstrumentController {
         if (name.isPresent() && instruments.nameTaken(name.get())) {
             result.rejectValue("name", "instrument.name.taken");
         }
-        if (result.hasErrors()) {
+        if (chosen == null || result.hasErrors()) {
             return showNew(model);
         }
         NewInstrument wanted = new NewInstrument(
@@ -99,7 +100,7 @@ class NewInstrumentController {
     }
 
     /** {@return the pitches that were typed, from I down; the family's own when nothing was} */
-    private static List<Pitch> tuning(BindingResult result, String typed, Size size) {
+    private static List<Pitch> tuning(BindingResult result, String typed, @Nullable Size size) {
         if (size == null || typed.isBlank()) {
             return size == null ? List.of() : size.family().openStrings();
         }
@@ -146,7 +147,7 @@ class NewInstrumentController {
      * @param leftHanded whether it is strung the other way round
      * @param referenceA its A, as typed
      * @param tuning its open strings, as typed; empty for the usual ones
-     * @param pegs what it is wound on; null for what is usual in its family
+     * @param pegs what it is wound on, where it is not what is usual in its family
      * @param firstTuner what I hangs on
      * @param hoursPerWeek how much it is played, as typed
      * @param demand how fresh its strings have to be

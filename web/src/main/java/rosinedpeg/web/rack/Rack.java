@@ -1,5 +1,7 @@
 package rosinedpeg.web.rack;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
@@ -129,8 +131,9 @@ class Rack {
         for (RackPlaceEntity place : outdated) {
             UUID id = place.instrumentId();
             List<SettlingString> young = settling.getOrDefault(id, List.of());
-            Need need = Need.of(standings.get(id), onBench.contains(id), referred.contains(id), !young.isEmpty());
-            place.take(need, until(standings.get(id), young, now));
+            Standing standing = requireNonNull(standings.get(id));
+            Need need = Need.of(standing, onBench.contains(id), referred.contains(id), !young.isEmpty());
+            place.take(need, until(standing, young, now));
         }
     }
 

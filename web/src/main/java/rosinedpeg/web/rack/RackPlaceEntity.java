@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.Locale;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 
 /** Where an instrument stands on the rack: worked out when something happens to it or its time is up, not for every look. */
 @Entity
@@ -24,7 +25,7 @@ class RackPlaceEntity {
 
     private Instant arrivedAt;
     private short urgency;
-    private Instant holdsUntil;
+    private @Nullable Instant holdsUntil;
 
     protected RackPlaceEntity() {}
 

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
@@ -99,8 +100,8 @@ class RackWords {
         };
     }
 
-    /** {@return where the working of that figure is shown; null where it rests on none} */
-    public String working(RackRow row) {
+    /** {@return where the working of that figure is shown, if it rests on one} */
+    public @Nullable String working(RackRow row) {
         UUID id = row.instrument().id();
         return switch (row.need()) {
             case ON_BENCH ->

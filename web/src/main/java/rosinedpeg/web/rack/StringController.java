@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -111,7 +112,7 @@ class StringController {
         if (chosen.isEmpty()) {
             result.rejectValue("kind", "string.kind.missing");
         }
-        Instant since = null;
+        @Nullable Instant since = null;
         if (!form.since().isBlank()) {
             since = Entry.date(result, "since", form.since(), EARLIEST, today())
                     .map(this::momentOf)
@@ -121,7 +122,7 @@ class StringController {
         if (result.hasErrors()) {
             return showString(id, position, model);
         }
-        Instant on = since;
+        @Nullable Instant on = since;
         StringKind kind = chosen.orElseThrow();
         Change.make(
                 () -> instruments.found(
@@ -181,13 +182,13 @@ class StringController {
     /**
      * A string that is on the instrument.
      *
-     * @param fitted the string that was on record there when the page was made; null when none was
-     * @param kind what it is; null when nothing was chosen
+     * @param fitted the string that was on record there when the page was made, if one was
+     * @param kind what it is, as chosen
      * @param since the day it went on, as typed; empty when nobody knows
      * @param hoursBefore how long it was played before, as typed
      * @param keepOld whether the string it replaces is kept
      */
-    record StringForm(UUID fitted, UUID kind, String since, String hoursBefore, Boolean keepOld) {
+    record StringForm(@Nullable UUID fitted, @Nullable UUID kind, String since, String hoursBefore, Boolean keepOld) {
 
         /** What is not sent is as on an empty form. */
         StringForm {

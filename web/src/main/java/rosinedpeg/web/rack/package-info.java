@@ -17,4 +17,7 @@
             "working",
             "aftercare"
         })
+@NullMarked
 package rosinedpeg.web.rack;
+
+import org.jspecify.annotations.NullMarked;

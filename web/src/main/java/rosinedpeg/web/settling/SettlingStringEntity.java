@@ -6,6 +6,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 
 /** A string that is on an instrument, and until when it settles: kept, so that a page can ask for those that still do. */
 @Entity
@@ -19,7 +20,7 @@ class SettlingStringEntity {
     private UUID workshopId;
 
     private Instant fittedAt;
-    private Instant steadyAt;
+    private @Nullable Instant steadyAt;
 
     protected SettlingStringEntity() {}
 

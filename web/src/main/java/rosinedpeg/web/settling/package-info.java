@@ -4,4 +4,7 @@
  */
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {"platform", "instrument", "drawer", "diary", "drawing", "working"})
+@NullMarked
 package rosinedpeg.web.settling;
+
+import org.jspecify.annotations.NullMarked;

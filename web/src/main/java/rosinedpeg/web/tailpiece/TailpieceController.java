@@ -89,7 +89,7 @@ class TailpieceController {
         SetUp setUp = instrument.setUp();
         List<Tuner> tuners = new ArrayList<>();
         for (Position position : setUp.positions()) {
-            if (setUp.tailEnds().get(position).hasFineTuner()) {
+            if (position.in(setUp.tailEnds()).hasFineTuner()) {
                 FineTuner tuner = FineTuner.of(setUp, position);
                 tuners.add(new Tuner(
                         position,

@@ -3,4 +3,7 @@
  * measured is kept with the instrument.
  */
 @org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing", "drawer"})
+@NullMarked
 package rosinedpeg.web.tailpiece;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,13 +1,19 @@
 package rosinedpeg.web.working;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.winding.HoleSide;
+import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.TimeFigure;
@@ -67,16 +73,16 @@ public class WorkingAddresses {
      *
      * @param instrument the instrument
      * @param finding the judgement
-     * @param kind the kind of string that is judged, null for the one that is on
-     * @return the address; null where no figure that was worked out is behind it
+     * @param kind the kind of string that is judged, if not the one that is on
+     * @return the address, where a figure that was worked out is behind it
      */
-    public String behind(UUID instrument, Finding finding, UUID kind) {
+    public @Nullable String behind(UUID instrument, Finding finding, @Nullable UUID kind) {
         Position position = finding.concerns().orElse(null);
         if (finding.kind() == FindingKind.STRING_DUE) {
-            return wear(instrument, position, WearFigure.WORN);
+            return wear(instrument, requireNonNull(position), WearFigure.WORN);
         }
         if (finding.kind() == FindingKind.COLLAR_RUNS_OUT) {
-            return collar(instrument, position, CollarFigure.MONTHS_TO_WALL);
+            return collar(instrument, requireNonNull(position), CollarFigure.MONTHS_TO_WALL);
         }
         return InstrumentFigure.behind(finding.kind())
                 .filter(figure -> position != null || figure != InstrumentFigure.LOAD_RISE)
@@ -91,6 +97,36 @@ public class WorkingAddresses {
                     return address.toUriString();
                 })
                 .orElse(null);
+    }
+
+    /**
+     * The address for a figure of a step.
+     *
+     * @param position the step's string, where it is one's own
+     * @param kind the kind of string that is put on, if not the one that is on
+     * @param winding how it is wound
+     * @param trimmed whether the figure holds for the string once it is cut to length
+     * @param raisedTo the share of its tension that the step raises a string to
+     */
+    static String ofStep(
+            UUID instrument,
+            InstrumentFigure figure,
+            @Nullable Position position,
+            @Nullable UUID kind,
+            Optional<WindingChoice> winding,
+            boolean trimmed,
+            Optional<Double> raisedTo) {
+        UriComponentsBuilder address = of(instrument, figure)
+                .queryParamIfPresent("string", Optional.ofNullable(position))
+                .queryParamIfPresent("kind", Optional.ofNullable(kind));
+        winding.ifPresent(wound -> address.queryParam("lock", wound.lock())
+                .queryParam("wall", wound.wall())
+                .queryParam("way", wound.way())
+                .queryParam("farSide", wound.side() == HoleSide.FAR_SIDE));
+        if (trimmed) {
+            address.queryParam("trimmed", true);
+        }
+        return address.queryParamIfPresent("raisedTo", raisedTo).toUriString();
     }
 
     private static UriComponentsBuilder of(UUID instrument, InstrumentFigure figure) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -135,14 +136,8 @@ class WorkingController {
                 : instrument.setUp().measured(Map.of(Measurable.of(Quantity.BRIDGE_GAP), asked.gap()));
         InstrumentGrounds grounds =
                 InstrumentGrounds.of(setUp, instrument.specs()).sticking(instrument.stuck());
-        Optional<StringSpec> string = asked.kind() == null
-                ? Optional.ofNullable(asked.string())
-                        .flatMap(instrument::string)
-                        .map(on -> on.kind().spec())
-                : kinds.of(setUp.family(), asked.string()).stream()
-                        .filter(kind -> kind.id().equals(asked.kind()))
-                        .map(StringKind::spec)
-                        .findFirst();
+        Optional<StringSpec> string =
+                Optional.ofNullable(asked.string()).flatMap(position -> specAt(instrument, position, asked.kind()));
         if (asked.string() != null && setUp.positions().contains(asked.string())) {
             grounds = grounds.at(asked.string());
         }
@@ -156,7 +151,17 @@ class WorkingController {
         return asked.raisedTo() == null ? grounds : grounds.raisedTo(asked.raisedTo());
     }
 
-    private static Map<Position, Double> ofEach(List<Position> positions, List<Double> valuesN) {
+    /** What is on there, or a kind of string that could be. */
+    private Optional<StringSpec> specAt(Instrument instrument, Position position, @Nullable UUID kindId) {
+        return kindId == null
+                ? instrument.string(position).map(on -> on.kind().spec())
+                : kinds.of(instrument.setUp().family(), position).stream()
+                        .filter(kind -> kind.id().equals(kindId))
+                        .map(StringKind::spec)
+                        .findFirst();
+    }
+
+    private static Map<Position, Double> ofEach(List<Position> positions, @Nullable List<Double> valuesN) {
         if (valuesN == null || valuesN.size() != positions.size() || valuesN.contains(null)) {
             throw new IllegalArgumentException("wants one tension for each of " + positions);
         }
@@ -168,8 +173,8 @@ class WorkingController {
     /**
      * What a figure is asked about.
      *
-     * @param string which string, or null
-     * @param kind another kind of string than the one that is on, or null
+     * @param string which string, if it is of one
+     * @param kind another kind of string than the one that is on
      * @param lock how its tip is held; the usual way when null
      * @param wall what its turns do at the wall; a small gap when null
      * @param way over or under its shaft; over when null
@@ -181,17 +186,17 @@ class WorkingController {
      * @param raisedTo to what share of its tension a string is raised; all of it when null
      */
     record Asked(
-            Position string,
-            UUID kind,
-            Lock lock,
-            Wall wall,
-            Way way,
-            Boolean farSide,
-            List<Double> carries,
-            List<Double> whole,
-            Double gap,
-            Boolean trimmed,
-            Double raisedTo) {
+            @Nullable Position string,
+            @Nullable UUID kind,
+            @Nullable Lock lock,
+            @Nullable Wall wall,
+            @Nullable Way way,
+            @Nullable Boolean farSide,
+            @Nullable List<Double> carries,
+            @Nullable List<Double> whole,
+            @Nullable Double gap,
+            @Nullable Boolean trimmed,
+            @Nullable Double raisedTo) {
 
         /** {@return the string as it is wound: cut to length where it was} */
         StringSpec wound(SetUp setUp, StringSpec whole) {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 import rosinedpeg.core.setup.Measurable;
@@ -36,13 +37,17 @@ public class WorkingView {
      * Shows a working: in place where scripts ask for it, on a page of its own otherwise.
      *
      * @param instrumentId the instrument it belongs to
-     * @param string the string it is about, or null
+     * @param string the string it is about, if it is about one
      * @param working works it out
      * @return the view
      * @throws NotFoundException when the figure cannot be asked so
      */
     public String show(
-            UUID instrumentId, Position string, Supplier<Working> working, Model model, HttpServletRequest request) {
+            UUID instrumentId,
+            @Nullable Position string,
+            Supplier<Working> working,
+            Model model,
+            HttpServletRequest request) {
         Working shown;
         try {
             shown = working.get();
