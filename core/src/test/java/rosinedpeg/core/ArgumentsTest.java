@@ -56,6 +56,9 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.Winding;
+import rosinedpeg.core.usual.StringMake;
 import rosinedpeg.core.working.CollarGrounds;
 import rosinedpeg.core.working.TuningGrounds;
 
@@ -499,6 +502,7 @@ class ArgumentsTest {
         open.add(BenchLedger.fold(plan, ledger));
         open.add(Examples.violinSet());
         open.add(Examples.VIOLIN);
+        open.add(new StringMake(StringCore.SYNTHETIC, Winding.SILVER, 50, 0.8, 1500));
         open.add(plan.tensionsAfterN());
         open.addAll(Arrays.asList(Family.values()));
         open.add(BridgeCurve.of(Examples.VIOLIN));

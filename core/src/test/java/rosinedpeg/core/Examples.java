@@ -56,7 +56,8 @@ public final class Examples {
                 axialStiffnessN,
                 45,
                 384,
-                totalMm);
+                totalMm,
+                Set.of());
     }
 
     public static ChangeRequest request(Schools schools, Set<Position> chosen, Map<Position, Set<Position>> covering) {
@@ -126,7 +127,8 @@ public final class Examples {
                 string.axialStiffnessN(),
                 tailSilkEndMm,
                 topSilkStartMm,
-                totalMm);
+                totalMm,
+                Set.of());
     }
 
     /** The usual strings of an instrument, I first, of four or five. */
@@ -161,7 +163,8 @@ public final class Examples {
                 figures[2],
                 setUp.value(Quantity.AFTERLENGTH) * 0.7,
                 nutMm + 1,
-                nutMm + setUp.value(Quantity.NUT_TO_PEG, position) + woundMm);
+                nutMm + setUp.value(Quantity.NUT_TO_PEG, position) + woundMm,
+                Set.of());
     }
 
     private static final double[][][] TYPICAL = {

@@ -265,7 +265,8 @@ class OnRecordTest {
                 string.axialStiffnessN(),
                 times * string.tailSilkEndMm(),
                 times * string.topSilkStartMm(),
-                times * string.totalLengthMm());
+                times * string.totalLengthMm(),
+                Set.of());
     }
 
     private static Map<Position, StringSpec> heavier(Map<Position, StringSpec> set, double times) {

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -211,7 +212,8 @@ class TradeRulesTest {
                 s.axialStiffnessN(),
                 tailSilkMm,
                 topSilkMm,
-                totalMm);
+                totalMm,
+                Set.of());
     }
 
     @Test

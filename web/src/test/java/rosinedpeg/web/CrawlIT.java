@@ -224,7 +224,8 @@ class CrawlIT extends InRequests {
                             fourth.axialStiffnessN(),
                             fourth.tailSilkEndMm(),
                             fourth.topSilkStartMm(),
-                            fourth.totalLengthMm()));
+                            fourth.totalLengthMm(),
+                            Set.of()));
         });
     }
 

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -189,7 +190,8 @@ class DrawingsTest {
                 1400,
                 46,
                 384,
-                545);
+                545,
+                Set.of());
         FitDrawing drawing = FitDrawing.of(setUp, string);
         double[] tail = points(path(drawing.tail(), "silk")).get(1);
         assertThat(tail[0]).as("tail silk").isEqualTo(46);

@@ -11,6 +11,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
@@ -22,6 +23,7 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Turns;
@@ -129,10 +131,11 @@ public final class FitCheck {
         silk(position, string, found);
         Turns wound = Turns.of(setUp, string, lock);
         Origin turnsOrigin = setUp.weakestOrigin(List.of(
-                Measurable.of(Quantity.AFTERLENGTH),
-                Measurable.of(Quantity.VIBRATING_LENGTH),
-                Measurable.of(Quantity.SHAFT_DIAMETER),
-                Measurable.of(Quantity.NUT_TO_PEG, position)));
+                        Measurable.of(Quantity.AFTERLENGTH),
+                        Measurable.of(Quantity.VIBRATING_LENGTH),
+                        Measurable.of(Quantity.SHAFT_DIAMETER),
+                        Measurable.of(Quantity.NUT_TO_PEG, position)))
+                .orWeaker(string.origin(StringFigure.TOTAL_LENGTH));
         Figure turns = Figure.workedOut(wound.count(), Unit.TURN, turnsOrigin);
         double wrongFrom = Turns.wrongFrom(setUp.family(), string.core());
         WindingPlan.Outcome outcome = wound.outcome(setUp.family());
@@ -177,7 +180,7 @@ public final class FitCheck {
                 position,
                 FindingKind.MADE_FOR_OTHER_SIZE,
                 off > WRONG_SIZE ? STOPS : WATCH,
-                millimetres(string.designLengthMm(), Origin.MEASURED),
+                millimetres(string.designLengthMm(), string.origin(StringFigure.DESIGN_LENGTH)),
                 millimetres(lengthMm, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH))));
     }
 
@@ -190,7 +193,10 @@ public final class FitCheck {
                     position,
                     FindingKind.TAIL_SILK_ON_BRIDGE,
                     STOPS,
-                    millimetres(tailSilkMm, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH)),
+                    millimetres(
+                            tailSilkMm,
+                            setUp.weakestOrigin(Quantity.VIBRATING_LENGTH)
+                                    .orWeaker(string.origin(StringFigure.TAIL_SILK_END))),
                     millimetres(bridgeMm, setUp.weakestOrigin(Quantity.AFTERLENGTH))));
         }
         double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
@@ -201,7 +207,7 @@ public final class FitCheck {
                     position,
                     FindingKind.TOP_SILK_ON_PLAYING_LENGTH,
                     nutMm - topSilkMm > SILK_UNDER_FINGER_MM ? STOPS : WATCH,
-                    millimetres(topSilkMm, scaleOrigin),
+                    millimetres(topSilkMm, scaleOrigin.orWeaker(string.origin(StringFigure.TOP_SILK_START))),
                     millimetres(nutMm, scaleOrigin)));
         }
     }
@@ -238,8 +244,9 @@ public final class FitCheck {
         if (widthMm == null || string.diameterMm() <= widthMm) {
             return Optional.empty();
         }
-        List<Figure> figures =
-                List.of(millimetres(string.diameterMm(), Origin.MEASURED), millimetres(widthMm, Origin.MEASURED));
+        List<Figure> figures = List.of(
+                millimetres(string.diameterMm(), string.origin(StringFigure.DIAMETER)),
+                millimetres(widthMm, Origin.MEASURED));
         return Optional.of(new Finding(kind, severity, position, figures, true));
     }
 
@@ -273,7 +280,10 @@ public final class FitCheck {
                 : load.feet(setUp.tensionsN(changed)).totalN()
                                 / load.fullyStrung().totalN()
                         - 1;
-        return Figure.workedOut(rise, Unit.SHARE, setUp.weakestOrigin(Quantity.VIBRATING_LENGTH));
+        Origin origin = Stream.concat(present.values().stream(), strings.values().stream())
+                .map(string -> string.origin(StringFigure.TENSION))
+                .reduce(setUp.weakestOrigin(Quantity.VIBRATING_LENGTH), Origin::orWeaker);
+        return Figure.workedOut(rise, Unit.SHARE, origin);
     }
 
     private static Figure millimetres(double value, Origin origin) {

@@ -39,6 +39,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
@@ -336,16 +337,17 @@ final class StringSteps {
     private void bringUp(StepKind kind, StringSpec string, boolean knotted) {
         Position position = string.position();
         Elasticity elasticity = setUp.elasticity(string);
-        Origin scaleOrigin = setUp.weakestOrigin(Quantity.VIBRATING_LENGTH);
+        Origin tension = setUp.weakestOrigin(Quantity.VIBRATING_LENGTH).orWeaker(string.origin(StringFigure.TENSION));
+        Origin stretch = tension.orWeaker(string.origin(StringFigure.AXIAL_STIFFNESS));
         Map<StepFigure, Figure> figures = new EnumMap<>(StepFigure.class);
-        figures.put(TENSION, Figure.workedOut(elasticity.tensionN(), Unit.NEWTON, scaleOrigin));
-        figures.put(STRETCH, Figure.workedOut(elasticity.stretchMm(), Unit.MILLIMETRE, scaleOrigin));
+        figures.put(TENSION, Figure.workedOut(elasticity.tensionN(), Unit.NEWTON, tension));
+        figures.put(STRETCH, Figure.workedOut(elasticity.stretchMm(), Unit.MILLIMETRE, stretch));
         figures.put(
                 CENTS_PER_PEG_DEGREE,
                 Figure.workedOut(
                         elasticity.centsPerPegDegree(setUp.value(Quantity.SHAFT_DIAMETER), string.diameterMm()),
                         Unit.CENT_PER_DEGREE,
-                        setUp.weakestOrigin(Quantity.VIBRATING_LENGTH, Quantity.SHAFT_DIAMETER)));
+                        stretch.orWeaker(setUp.weakestOrigin(Quantity.SHAFT_DIAMETER))));
         figures.put(DRAG_LEAN_GRAPHITED, drag(string, stuck.graphited()));
         figures.put(DRAG_LEAN_DRY, drag(string, stuck.dry()));
         figures.put(SHARE_OF_BREAKING, Figure.byDefault(elasticity.tensionN() / string.breakingTensionN(), Unit.SHARE));
@@ -364,7 +366,9 @@ final class StringSteps {
         double allN =
                 setUp.positions().stream().mapToDouble(list::tensionAfterN).sum();
         return Figure.workedOut(
-                Drag.ofRaising(setUp, string, stuckShare.value(), allN).degrees(), Unit.DEGREE, stuckShare.origin());
+                Drag.ofRaising(setUp, string, stuckShare.value(), allN).degrees(),
+                Unit.DEGREE,
+                stuckShare.origin().orWeaker(string.origin(StringFigure.TENSION, StringFigure.AXIAL_STIFFNESS)));
     }
 
     private List<Caution> thick() {

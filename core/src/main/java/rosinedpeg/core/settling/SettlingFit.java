@@ -1,12 +1,15 @@
 package rosinedpeg.core.settling;
 
 import static java.util.Objects.requireNonNull;
+import static java.util.stream.Collectors.toUnmodifiableMap;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.DiagonalMatrix;
@@ -62,7 +65,14 @@ public final class SettlingFit {
     /** Where a drop becomes doubtful, in spreads. */
     private static final double FAR_OUT = 2.7;
 
+    /** Strings of one core that nobody has read are all alike. */
+    private static final Map<StringCore, SettlingFit> UNREAD = Arrays.stream(StringCore.values())
+            .collect(toUnmodifiableMap(core -> core, core -> of(SettlingForecast.usual(core), List.of())));
+
     private final double[] usual;
+    /** Every page of a string asks for the same hours. */
+    private final Map<Steadiness, Interval> steadyAt = new ConcurrentHashMap<>();
+
     private final Drops drops = new Drops();
     private final List<Sinking> sinkings = new ArrayList<>();
     private RealVector best;
@@ -84,7 +94,9 @@ public final class SettlingFit {
      * @return the fit
      */
     public static SettlingFit of(StringCore core, List<SettlingReading> readings) {
-        return of(SettlingForecast.usual(core), readings);
+        return readings.isEmpty()
+                ? requireNonNull(UNREAD.get(requireNonNull(core, "core")))
+                : of(SettlingForecast.usual(core), readings);
     }
 
     /**
@@ -143,7 +155,8 @@ public final class SettlingFit {
      */
     public Interval steadyAtHours(Steadiness steadiness) {
         requireNonNull(steadiness, "steadiness");
-        return steadyAtHours(steadiness.toleranceCents(), steadiness.windowHours());
+        return steadyAt.computeIfAbsent(
+                steadiness, asked -> steadyAtHours(asked.toleranceCents(), asked.windowHours()));
     }
 
     /** {@return the same for no more than so many cents, above 0, lost over so many hours, above 0} */

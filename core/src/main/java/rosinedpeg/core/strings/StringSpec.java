@@ -3,6 +3,9 @@ package rosinedpeg.core.strings;
 import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.Arrays;
+import java.util.Set;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Cents;
@@ -25,6 +28,7 @@ import rosinedpeg.core.pitch.ReferenceA;
  * @param tailSilkEndMm from the ball to the end of the tail silk, 0 to 400 mm
  * @param topSilkStartMm from the ball to the start of the top silk, beyond the tail silk, to 1700 mm
  * @param totalLengthMm from the ball to the tip, beyond the top silk's start, to 2200 mm
+ * @param assumed which of these figures are only what is usual for such a string
  */
 public record StringSpec(
         Position position,
@@ -38,7 +42,8 @@ public record StringSpec(
         double axialStiffnessN,
         double tailSilkEndMm,
         double topSilkStartMm,
-        double totalLengthMm) {
+        double totalLengthMm,
+        Set<StringFigure> assumed) {
 
     /** Longest string that is taken, in mm from the ball to the tip. */
     public static final double LONGEST_MM = 2200;
@@ -69,6 +74,30 @@ public record StringSpec(
         new Range(0, 400, Unit.MILLIMETRE).require("tailSilkEndMm", tailSilkEndMm);
         new Range(tailSilkEndMm, 1700, Unit.MILLIMETRE).require("topSilkStartMm", topSilkStartMm);
         new Range(topSilkStartMm, LONGEST_MM, Unit.MILLIMETRE).require("totalLengthMm", totalLengthMm);
+        assumed = Set.copyOf(assumed);
+    }
+
+    /** {@return the same string, of which so many figures are only what is usual} */
+    public StringSpec assuming(Set<StringFigure> figures) {
+        return new StringSpec(
+                position,
+                core,
+                winding,
+                end,
+                nominalPitch,
+                designLengthMm,
+                tensionN,
+                diameterMm,
+                axialStiffnessN,
+                tailSilkEndMm,
+                topSilkStartMm,
+                totalLengthMm,
+                figures);
+    }
+
+    /** {@return where what rests on some of its figures comes from: measured as its maker gives them, or default} */
+    public Origin origin(StringFigure... figures) {
+        return Arrays.stream(figures).anyMatch(assumed::contains) ? Origin.DEFAULT : Origin.MEASURED;
     }
 
     /**
@@ -91,7 +120,8 @@ public record StringSpec(
                 axialStiffnessN,
                 tailSilkEndMm,
                 topSilkStartMm,
-                totalLengthMm - cutMm);
+                totalLengthMm - cutMm,
+                assumed);
     }
 
     /** {@return mass per length in kg/m, from tension, length and pitch} */

@@ -11,6 +11,7 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 
 /**
@@ -182,11 +183,12 @@ public record WindingPlan(
                 spareMm,
                 string.core().isSteel() ? spareMm : 0,
                 setUp.weakestOrigin(List.of(
-                        Measurable.of(Quantity.VIBRATING_LENGTH),
-                        Measurable.of(Quantity.AFTERLENGTH),
-                        Measurable.of(Quantity.SHAFT_DIAMETER),
-                        Measurable.of(Quantity.NUT_TO_PEG, position),
-                        Measurable.of(Quantity.HOLE_TO_WALL, position))));
+                                Measurable.of(Quantity.VIBRATING_LENGTH),
+                                Measurable.of(Quantity.AFTERLENGTH),
+                                Measurable.of(Quantity.SHAFT_DIAMETER),
+                                Measurable.of(Quantity.NUT_TO_PEG, position),
+                                Measurable.of(Quantity.HOLE_TO_WALL, position)))
+                        .orWeaker(string.origin(StringFigure.TOTAL_LENGTH)));
     }
 
     /**

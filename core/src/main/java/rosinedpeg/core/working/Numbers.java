@@ -9,12 +9,12 @@ import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
 import rosinedpeg.core.figure.Figure;
-import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 
 /** The numbers of an instrument and of its strings, for whatever rests on them. */
@@ -43,7 +43,7 @@ final class Numbers {
         return OF_A_STRING.stream()
                 .map(part -> Ingredient.of(
                         What.Other.of(part, string.position()),
-                        new Figure(of(string, part), unit(part), Origin.MEASURED),
+                        new Figure(of(string, part), unit(part), string.origin(StringFigure.valueOf(part.name()))),
                         rangeOf(string, part),
                         value -> with.apply(with(string, part, value))))
                 .toList();
@@ -103,6 +103,7 @@ final class Numbers {
                 part == What.Part.AXIAL_STIFFNESS ? value : string.axialStiffnessN(),
                 part == What.Part.TAIL_SILK_END ? value : string.tailSilkEndMm(),
                 part == What.Part.TOP_SILK_START ? value : string.topSilkStartMm(),
-                part == What.Part.TOTAL_LENGTH ? value : string.totalLengthMm());
+                part == What.Part.TOTAL_LENGTH ? value : string.totalLengthMm(),
+                string.assumed());
     }
 }

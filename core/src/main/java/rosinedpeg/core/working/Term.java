@@ -5,6 +5,7 @@ import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.Optional;
 import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.setup.Measurable;
 
 /**
@@ -31,5 +32,12 @@ public record Term(What what, Figure figure, double moves) {
     /** {@return what else it is; empty for what is measured on the instrument} */
     public Optional<What.Other> other() {
         return what instanceof What.Other other ? Optional.of(other) : Optional.empty();
+    }
+
+    /** {@return whether the result is no better known than this number: what is measured, and what no maker has given} */
+    boolean weighs() {
+        return what.weighs()
+                || figure.origin() == Origin.DEFAULT
+                        && other().filter(other -> other.part().isOfString()).isPresent();
     }
 }

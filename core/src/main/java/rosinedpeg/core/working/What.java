@@ -107,5 +107,10 @@ public sealed interface What {
         Part(boolean weighs) {
             this.weighs = weighs;
         }
+
+        /** {@return whether a packet may say it of a string} */
+        boolean isOfString() {
+            return compareTo(TOP_SILK_START) <= 0;
+        }
     }
 }

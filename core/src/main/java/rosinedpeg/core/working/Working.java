@@ -72,7 +72,7 @@ public record Working(Workable<?> worked, Figure result, List<Term> terms) {
     /** What nothing weighty goes into is a usual value. */
     private static Origin weakest(List<Term> terms) {
         Set<Origin> origins = terms.stream()
-                .filter(term -> term.what().weighs())
+                .filter(Term::weighs)
                 .map(term -> term.figure().origin())
                 .collect(Collectors.toSet());
         return Stream.of(Origin.DEFAULT, Origin.LEARNED, Origin.MEASURED)

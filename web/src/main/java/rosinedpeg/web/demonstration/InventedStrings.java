@@ -18,7 +18,6 @@ import org.springframework.stereotype.Component;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
-import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Position;
@@ -26,7 +25,8 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
-import rosinedpeg.core.winding.Lock;
+import rosinedpeg.core.usual.StringMake;
+import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 
@@ -36,8 +36,6 @@ class InventedStrings {
 
     private static final String TIDEWICK = "Tidewick";
     private static final String CORROWYN = "Corrowyn";
-    private static final double TURNS = 3.3;
-    private static final double TURNS_ON_BASS = 2.3;
 
     static final Pitch LOW_C = Pitch.of("C3");
 
@@ -160,29 +158,11 @@ class InventedStrings {
             double diameterMm,
             double axialStiffnessN) {
         Position position = Position.ofNumber(number);
-        double bridgeMm = setUp.value(Quantity.AFTERLENGTH);
-        double nutMm = bridgeMm + setUp.value(Quantity.VIBRATING_LENGTH);
-        double pegMm = nutMm + setUp.value(Quantity.NUT_TO_PEG, position);
-        double stretchMm = tensionN * pegMm / axialStiffnessN;
-        double woundMm = (setUp.family() == Family.BASS ? TURNS_ON_BASS : TURNS)
-                * Math.PI
-                * (setUp.value(Quantity.SHAFT_DIAMETER) + diameterMm);
-        return new StringSpec(
+        return UsualString.cut(
+                setUp,
                 position,
-                core,
-                winding,
-                end,
                 setUp.openString(position),
-                setUp.value(Quantity.VIBRATING_LENGTH),
-                tensionN,
-                diameterMm,
-                axialStiffnessN,
-                Math.round(bridgeMm * 0.8),
-                Math.ceil(nutMm + 3),
-                Math.round(pegMm
-                        + Lock.FAR_SIDE_THEN_CROSS.tipMm(
-                                setUp.family(), setUp.value(Quantity.SHAFT_DIAMETER), diameterMm)
-                        - stretchMm
-                        + woundMm));
+                new StringMake(core, winding, tensionN, diameterMm, axialStiffnessN),
+                end);
     }
 }

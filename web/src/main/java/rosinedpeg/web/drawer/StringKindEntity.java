@@ -6,6 +6,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.util.Set;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -105,6 +106,7 @@ class StringKindEntity {
                         axialStiffnessN,
                         tailSilkEndMm,
                         topSilkStartMm,
-                        totalLengthMm));
+                        totalLengthMm,
+                        Set.of()));
     }
 }
