@@ -32,10 +32,10 @@ import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.setup.Area;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
@@ -172,17 +172,13 @@ class CrawlIT extends InRequests {
                 family.usualPegs(),
                 5,
                 Demand.STUDY));
+        SetUp setUp = instruments.get(id).setUp();
+        Map<Position, StringKind> set = kinds.usual(setUp).values().iterator().next();
         int on = strung == Strung.BARE ? 0 : strung == Strung.HALF ? 2 : openStrings.size();
         Instant since = Instant.now().minus(3, ChronoUnit.DAYS);
-        for (Position position : instruments.get(id).setUp().positions().subList(0, on)) {
-            instruments.fit(
-                    id,
-                    position,
-                    kind(family, position, openStrings).id(),
-                    position == Position.II ? null : since,
-                    0,
-                    Set.of(),
-                    false);
+        for (Position position : setUp.positions().subList(0, on)) {
+            UUID kind = set.get(position).id();
+            instruments.fit(id, position, kind, position == Position.II ? null : since, 0, Set.of(), false);
         }
         return id;
     }
@@ -202,31 +198,6 @@ class CrawlIT extends InRequests {
             benches.record(run, Press.now(UUID.randomUUID(), seen), new BenchEntry.Done(step));
         }
         return run;
-    }
-
-    /** A kind for a place; for a fifth string where nobody sells one, a thicker fourth. */
-    private StringKind kind(Family family, Position position, List<Pitch> openStrings) {
-        return kinds.of(family, position).stream().findFirst().orElseGet(() -> {
-            StringSpec fourth = kinds.of(family, Position.IV).get(0).spec();
-            return kinds.add(
-                    "Eddywick",
-                    "Deep",
-                    family,
-                    new StringSpec(
-                            position,
-                            fourth.core(),
-                            fourth.winding(),
-                            fourth.end(),
-                            openStrings.get(position.number() - 1),
-                            fourth.designLengthMm(),
-                            fourth.tensionN(),
-                            fourth.diameterMm() * 1.3,
-                            fourth.axialStiffnessN(),
-                            fourth.tailSilkEndMm(),
-                            fourth.topSilkStartMm(),
-                            fourth.totalLengthMm(),
-                            Set.of()));
-        });
     }
 
     private <T> T in(Supplier<T> work) {

@@ -11,6 +11,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -51,6 +53,7 @@ class InstrumentIT extends RunningApplication {
                                 "size", "VIOLIN 4/4",
                                 "referenceA", "440",
                                 "firstTuner", "FORK_TUNER",
+                                "strung", "LATER",
                                 "hoursPerWeek", "5",
                                 "demand", "STUDY")))
                 .hasStatus(302);
@@ -123,6 +126,71 @@ class InstrumentIT extends RunningApplication {
                 .flash()
                 .containsEntry("notice", "changed.meanwhile")
                 .containsEntry("noticeOf", "IV Tidewick Sluice");
+    }
+
+    /** In a workshop where nobody has entered a kind of string. */
+    @ParameterizedTest
+    @CsvSource({
+        "VIOLA 16, UNKNOWN, '', '', usual synthetic string, of unknown age",
+        "CELLO 1/4, GUT, '', 2026-01-05, usual gut string, First",
+        "BASS 3/4, UNKNOWN, G2 D2 A1 E1 B0, '', usual rope steel string, of unknown age"
+    })
+    void whatNobodyKnowsIsUsualAndEverythingWorks(
+            String size, String strung, String tuning, String since, String label, String told) throws Exception {
+        SignedIn keeper = stranger();
+        Map<String, String> form = Map.of(
+                "name", "First", "size", size, "strung", strung, "tuning", tuning, "since", since, "demand", "CONCERT");
+        assertThat(post(keeper, "/instruments/new", form))
+                .hasStatus(302)
+                .flash()
+                .containsEntry("notice", "instrument.added.strung");
+        UUID id = database.sql("select id from instrument where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
+        String instrument = "/instruments/" + id;
+        assertThat(page(keeper, instrument)).contains(label);
+        assertThat(page(keeper, "/")).contains(told);
+        assertThat(page(keeper, instrument + "/plan?strings=II")).contains("Take it to the bench");
+        assertThat(page(keeper, instrument + "/fit")).contains("Fits");
+        assertThat(page(keeper, instrument + "/working/TURNS?string=II"))
+                .contains("whole length of II")
+                .doesNotContain("by its maker");
+        assertThat(post(
+                        keeper,
+                        "/instruments/new",
+                        Map.of("name", "Second", "size", size, "strung", "LATER", "tuning", tuning)))
+                .hasStatus(302);
+        UUID second = database.sql("select id from instrument where workshop_id = ? and name = 'Second'")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
+        assertThat(post(keeper, "/instruments/" + second + "/strings-missing", Map.of()))
+                .hasRedirectedUrl("/instruments/" + second);
+        assertThat(page(keeper, "/instruments/" + second + "/pegbox")).contains("default");
+        int shelf = kinds(keeper);
+        assertThat(post(keeper, "/instruments/new", Map.of("name", "Third", "size", size, "tuning", tuning)))
+                .hasStatus(302);
+        assertThat(kinds(keeper)).as("one shelf for all of a kind").isEqualTo(shelf);
+    }
+
+    private int kinds(SignedIn keeper) {
+        return database.sql("select count(*) from string_kind where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(Integer.class)
+                .single();
+    }
+
+    private MvcTestResult post(SignedIn who, String path, Map<String, String> form) {
+        var request = mvc.post().uri(path).with(user(who)).with(csrf());
+        form.forEach(request::param);
+        return request.exchange();
+    }
+
+    private String page(SignedIn who, String path) throws Exception {
+        MvcTestResult result = mvc.get().uri(path).with(user(who)).exchange();
+        assertThat(result).hasStatus(200);
+        return result.getResponse().getContentAsString();
     }
 
     @Test

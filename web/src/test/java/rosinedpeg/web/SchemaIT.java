@@ -39,6 +39,7 @@ import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.instrument.Instruments;
@@ -58,7 +59,8 @@ class SchemaIT extends RunningApplication {
             "fitted_string.signs", WearSign.class,
             "peg_look.signs", PegSign.class,
             "owed_work.strings", Position.class,
-            "owed_work.materials", Material.class);
+            "owed_work.materials", Material.class,
+            "string_kind.assumed", StringFigure.class);
 
     /** What a list in a check allows. */
     private static final Pattern WORD = Pattern.compile("'(\\w+)'::");

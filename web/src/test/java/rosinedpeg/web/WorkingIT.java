@@ -61,6 +61,7 @@ class WorkingIT extends InBrowser {
         Page page = signedIn("bench", 1280);
         page.navigate("/instruments/new");
         page.locator("[name=name]").fill("New on the shelf");
+        page.locator("[name=strung][value=LATER]").check();
         page.locator("main form button").last().click();
         assertThat(heading(page)).hasText("New on the shelf");
         String address = page.url();

@@ -109,7 +109,7 @@ public sealed interface What {
         }
 
         /** {@return whether a packet may say it of a string} */
-        boolean isOfString() {
+        public boolean isOfString() {
             return compareTo(TOP_SILK_START) <= 0;
         }
     }

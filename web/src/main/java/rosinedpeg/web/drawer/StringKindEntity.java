@@ -6,8 +6,10 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
-import java.util.Set;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
@@ -17,6 +19,7 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
 
@@ -30,6 +33,9 @@ class StringKindEntity {
 
     @TenantId
     private UUID workshopId;
+
+    @Enumerated(EnumType.STRING)
+    private StringKind.Source source;
 
     private String maker;
     private String line;
@@ -66,11 +72,13 @@ class StringKindEntity {
     private double tailSilkEndMm;
     private double topSilkStartMm;
     private double totalLengthMm;
+    private List<String> assumed;
 
     protected StringKindEntity() {}
 
-    StringKindEntity(String maker, String line, Family family, StringSpec spec) {
+    StringKindEntity(StringKind.Source source, String maker, String line, Family family, StringSpec spec) {
         this.id = UUID.randomUUID();
+        this.source = source;
         this.maker = maker;
         this.line = line;
         this.family = family;
@@ -86,11 +94,14 @@ class StringKindEntity {
         this.tailSilkEndMm = spec.tailSilkEndMm();
         this.topSilkStartMm = spec.topSilkStartMm();
         this.totalLengthMm = spec.totalLengthMm();
+        this.assumed =
+                new ArrayList<>(spec.assumed().stream().map(Enum::name).sorted().toList());
     }
 
     StringKind view() {
         return new StringKind(
                 id,
+                source,
                 maker,
                 line,
                 family,
@@ -107,6 +118,6 @@ class StringKindEntity {
                         tailSilkEndMm,
                         topSilkStartMm,
                         totalLengthMm,
-                        Set.of()));
+                        assumed.stream().map(StringFigure::valueOf).collect(Collectors.toUnmodifiableSet())));
     }
 }

@@ -1,15 +1,24 @@
 package rosinedpeg.web.drawer;
 
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.usual.UsualString;
 
 /** The kinds of string of the workshop. */
 @Service
@@ -29,23 +38,62 @@ public class StringKinds {
                 .collect(Collectors.toMap(StringKind::id, Function.identity()));
     }
 
-    /** {@return the kinds for a family, in the order they are offered} */
-    public List<StringKind> of(Family family) {
-        return kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(family).stream()
+    /** {@return the kinds that are for an instrument, in the order they are offered: usual ones of its own size come last} */
+    public List<StringKind> of(SetUp setUp) {
+        Set<StringSpec> usual = new HashSet<>();
+        for (StringCore ofSet : UsualString.cores(setUp.size())) {
+            setUp.positions().forEach(position -> usual.add(UsualString.of(setUp, position, ofSet)));
+        }
+        return kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family()).stream()
                 .map(StringKindEntity::view)
+                .filter(kind -> !kind.isUsual() || usual.contains(kind.spec()))
+                .sorted(Comparator.comparing(StringKind::source))
                 .toList();
     }
 
-    /** {@return the kinds for one place on the instruments of a family, in the order they are offered} */
-    public List<StringKind> of(Family family, Position position) {
-        return of(family).stream()
+    /** {@return the kinds for one place on an instrument, in the order they are offered} */
+    public List<StringKind> of(SetUp setUp, Position position) {
+        return of(setUp).stream()
                 .filter(kind -> kind.spec().position() == position)
                 .toList();
+    }
+
+    /**
+     * The kinds of which an instrument can be strung while nobody has a packet, put into the drawer where they are missing.
+     *
+     * @param setUp the instrument
+     * @return a set for each core that sets are made of, the likely one first
+     */
+    @Transactional
+    public Map<StringCore, Map<Position, StringKind>> usual(SetUp setUp) {
+        // Two that lay out the same shelf at one moment do it one after the other.
+        kinds.lockUsual();
+        Map<StringSpec, StringKind> there = new HashMap<>();
+        kinds.findByFamilyAndSource(setUp.family(), StringKind.Source.USUAL).stream()
+                .map(StringKindEntity::view)
+                .forEach(kind -> there.put(kind.spec(), kind));
+        Map<StringCore, Map<Position, StringKind>> sets = new LinkedHashMap<>();
+        for (StringCore ofSet : UsualString.cores(setUp.size())) {
+            Map<Position, StringKind> set = new EnumMap<>(Position.class);
+            for (Position position : setUp.positions()) {
+                StringSpec spec = UsualString.of(setUp, position, ofSet);
+                set.put(position, there.computeIfAbsent(spec, missing -> addUsual(setUp, missing)));
+            }
+            sets.put(ofSet, set);
+        }
+        return sets;
+    }
+
+    private StringKind addUsual(SetUp setUp, StringSpec spec) {
+        String toldApart = spec.core() + " " + spec.nominalPitch().spelling() + ", " + Math.round(spec.totalLengthMm());
+        return kinds.save(new StringKindEntity(StringKind.Source.USUAL, "", toldApart, setUp.family(), spec))
+                .view();
     }
 
     /** Adds a kind. */
     @Transactional
     public StringKind add(String maker, String line, Family family, StringSpec spec) {
-        return kinds.save(new StringKindEntity(maker, line, family, spec)).view();
+        return kinds.save(new StringKindEntity(StringKind.Source.PACKET, maker, line, family, spec))
+                .view();
     }
 }

@@ -2,7 +2,7 @@
  * The kinds of string the workshop works with, as their makers describe them: {@link rosinedpeg.web.drawer.StringKinds}. A
  * string on an instrument is of a kind, and is not one.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform"})
 @NullMarked
 package rosinedpeg.web.drawer;
 

@@ -83,7 +83,7 @@ class FitController {
     private FitPage laid(UUID id, Position wanted, UUID kind) {
         Instrument instrument = instruments.get(id);
         Position position = instrument.setUp().positions().contains(wanted) ? wanted : Position.I;
-        List<StringKind> offered = kinds.of(instrument.setUp().family(), position);
+        List<StringKind> offered = kinds.of(instrument.setUp(), position);
         Optional<UUID> chosen = Optional.ofNullable(kind)
                 .or(() ->
                         instrument.string(position).map(fitted -> fitted.kind().id()));

@@ -37,7 +37,10 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.drawer.KindWords;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -52,6 +55,7 @@ public class Instruments implements LogSource {
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
     private final StringKinds kinds;
+    private final KindWords kindWords;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -60,12 +64,14 @@ public class Instruments implements LogSource {
             MeasurementRepository measurements,
             FittedStringRepository fitted,
             StringKinds kinds,
+            KindWords kindWords,
             ApplicationEventPublisher events,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
         this.kinds = kinds;
+        this.kindWords = kindWords;
         this.events = events;
         this.clock = clock;
     }
@@ -143,6 +149,36 @@ public class Instruments implements LogSource {
         Map<UUID, Standing> standings = standings(Set.copyOf(instrumentIds.values()));
         return instrumentIds.entrySet().stream()
                 .collect(Collectors.toMap(Map.Entry::getKey, string -> standings.get(string.getValue())));
+    }
+
+    /**
+     * Puts an instrument on the rack that nobody knows the strings of, or that carries one usual set: strings that are usual for
+     * it are recorded at every place.
+     *
+     * @param wanted the instrument
+     * @param ofSet the core of its set; the likely one when nobody knows
+     * @param since the moment they went on, if anybody knows
+     * @return its id
+     */
+    @Transactional
+    public UUID addStrung(NewInstrument wanted, Optional<StringCore> ofSet, Optional<Instant> since) {
+        UUID id = add(wanted);
+        stringUsually(id, ofSet, since);
+        return id;
+    }
+
+    /** Records usual strings at every place of an instrument where none is recorded. */
+    @Transactional
+    public void stringUsually(UUID id, Optional<StringCore> ofSet, Optional<Instant> since) {
+        Instrument instrument = get(id);
+        SetUp setUp = instrument.setUp();
+        Map<Position, StringKind> set =
+                requireNonNull(kinds.usual(setUp).get(ofSet.orElse(UsualString.likely(setUp.size()))));
+        set.forEach((position, kind) -> {
+            if (instrument.string(position).isEmpty()) {
+                fit(id, position, kind.id(), since.orElse(null), 0, Set.of(), false);
+            }
+        });
     }
 
     /** Puts an instrument on the rack. */
@@ -398,14 +434,14 @@ public class Instruments implements LogSource {
         for (FittedStringEntity string : fitted.latest(id, Limit.of(newest))) {
             StringKind kind = requireNonNull(kindsById.get(string.kindId()));
             if (string.fittedAt() != null) {
-                log.add(LogEntry.of(string.fittedAt(), "WENT_ON", string.position(), kind.label(), null));
+                log.add(LogEntry.of(string.fittedAt(), "WENT_ON", string.position(), kindWords.label(kind), null));
             }
             if (string.removedAt() != null) {
                 log.add(LogEntry.of(
                         string.removedAt(),
                         string.kept() ? "CAME_OFF_KEPT" : "CAME_OFF",
                         string.position(),
-                        kind.label(),
+                        kindWords.label(kind),
                         null));
             }
         }

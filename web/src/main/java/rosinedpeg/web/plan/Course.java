@@ -43,10 +43,10 @@ record Course(
     }
 
     /** {@return the new strings in the order they are opened, with what each is; none where the work changes no string} */
-    public List<Map.Entry<Position, String>> packets() {
+    public List<Map.Entry<Position, StringKind>> packets() {
         return plan.order().stream()
                 .filter(newStrings::containsKey)
-                .map(position -> Map.entry(position, position.in(newStrings).label()))
+                .map(position -> Map.entry(position, position.in(newStrings)))
                 .toList();
     }
 }

@@ -185,7 +185,7 @@ class PlanController {
     /** Works the plan out from the form, as far as it goes. */
     private PlanPage page(Instrument instrument, PlanForm form, BindingResult result) {
         Family family = instrument.setUp().family();
-        List<StringKind> ofFamily = kinds.of(family);
+        List<StringKind> ofFamily = kinds.of(instrument.setUp());
         complete(form, instrument);
         Map<UUID, StringKind> byId = ofFamily.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
         Map<Position, StringKind> chosen = new EnumMap<>(Position.class);

@@ -149,7 +149,7 @@ class WorkController {
         if (!setUp.positions().contains(form.getString())) {
             form.setString(Position.I);
         }
-        List<StringKind> offered = kinds.of(setUp.family(), form.getString());
+        List<StringKind> offered = kinds.of(setUp, form.getString());
         if (offered.stream().noneMatch(kind -> kind.id().equals(form.getNewKind()))) {
             form.setNewKind(
                     instrument.string(form.getString()).orElseThrow().kind().id());

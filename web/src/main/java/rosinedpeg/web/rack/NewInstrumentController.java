@@ -1,16 +1,21 @@
 package rosinedpeg.web.rack;
 
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
+import org.springframework.validation.MapBindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -21,14 +26,21 @@ import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.Place;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.setup.Tuning;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -39,16 +51,28 @@ class NewInstrumentController {
 
     private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
 
-    private final Instruments instruments;
+    /** What is on it, as chosen: nobody knows, or it is said string by string; otherwise the core of its set. */
+    private static final String UNKNOWN = "UNKNOWN";
 
-    NewInstrumentController(Instruments instruments) {
+    private static final String LATER = "LATER";
+
+    private final Instruments instruments;
+    private final StrungSince strungSince;
+
+    NewInstrumentController(Instruments instruments, StrungSince strungSince) {
         this.instruments = instruments;
+        this.strungSince = strungSince;
     }
 
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/instruments/new")
-    String blank(@ModelAttribute("form") InstrumentForm form, Model model) {
-        return showNew(model);
+    String blank(
+            @ModelAttribute("form") InstrumentForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        showNew(form, model);
+        return Htmx.asks(request) ? "rack/new :: drawn" : "rack/new";
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -61,48 +85,69 @@ class NewInstrumentController {
         Optional<String> name = Entry.text(result, "name", form.name(), 60);
         OptionalDouble hours = Entry.number(result, "hoursPerWeek", form.hoursPerWeek(), HOURS_PER_WEEK);
         OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
-        String[] size = form.size().split(" ", 2);
-        @Nullable Size chosen = null;
-        try {
-            chosen = Size.of(Family.valueOf(size[0]), size.length > 1 ? size[1] : "");
-        } catch (IllegalArgumentException noSuchSize) {
+        Optional<Size> size = size(form);
+        if (size.isEmpty()) {
             result.rejectValue("size", "instrument.size.missing");
         }
-        List<Pitch> openStrings = tuning(result, form.tuning(), chosen);
+        List<Pitch> openStrings =
+                size.map(chosen -> tuning(result, form.tuning(), chosen)).orElse(List.of());
+        Optional<Instant> since = strungSince.read(result, "since", form.since());
+        Optional<StringCore> ofSet = size.flatMap(chosen -> UsualString.cores(chosen).stream()
+                .filter(core -> core.name().equals(form.strung()))
+                .findFirst());
+        if (ofSet.isEmpty() && !List.of(UNKNOWN, LATER).contains(form.strung())) {
+            result.rejectValue("strung", "new.strung.missing");
+        }
         if (name.isPresent() && instruments.nameTaken(name.get())) {
             result.rejectValue("name", "instrument.name.taken");
         }
-        if (chosen == null || result.hasErrors()) {
-            return showNew(model);
+        if (result.hasErrors()) {
+            return showNew(form, model);
         }
         NewInstrument wanted = new NewInstrument(
                 name.orElseThrow(),
-                chosen,
+                size.orElseThrow(),
                 form.leftHanded(),
                 new ReferenceA(referenceA.orElseThrow()),
                 openStrings,
                 tailEnds(form.firstTuner(), openStrings.size()),
-                form.pegs() == null ? chosen.family().usualPegs() : form.pegs(),
+                pegs(form, size.orElseThrow()),
                 hours.orElseThrow(),
                 form.demand());
         UUID id;
         try {
-            id = instruments.add(wanted);
+            id = form.strung().equals(LATER)
+                    ? instruments.add(wanted)
+                    : instruments.addStrung(wanted, ofSet, ofSet.isPresent() ? since : Optional.empty());
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.INSTRUMENT_NAME.isViolatedBy(complaint)) {
                 throw complaint;
             }
             result.rejectValue("name", "instrument.name.taken");
-            return showNew(model);
+            return showNew(form, model);
         }
-        redirect.addFlashAttribute("notice", "instrument.added");
+        redirect.addFlashAttribute(
+                "notice", form.strung().equals(LATER) ? "instrument.added" : "instrument.added.strung");
         return "redirect:/instruments/" + id;
     }
 
+    private static Optional<Size> size(InstrumentForm form) {
+        String[] size = form.size().split(" ", 2);
+        return Arrays.stream(Family.values())
+                .filter(family -> family.name().equals(size[0]) && size.length > 1)
+                .flatMap(family -> Size.of(family).stream())
+                .filter(one -> one.code().equals(size[1]))
+                .findFirst();
+    }
+
+    private static PegKind pegs(InstrumentForm form, Size size) {
+        return form.pegs() == null ? size.family().usualPegs() : form.pegs();
+    }
+
     /** {@return the pitches that were typed, from I down; the family's own when nothing was} */
-    private static List<Pitch> tuning(BindingResult result, String typed, @Nullable Size size) {
-        if (size == null || typed.isBlank()) {
-            return size == null ? List.of() : size.family().openStrings();
+    private static List<Pitch> tuning(BindingResult result, String typed, Size size) {
+        if (typed.isBlank()) {
+            return size.family().openStrings();
         }
         List<Pitch> pitches = new ArrayList<>();
         try {
@@ -130,12 +175,37 @@ class NewInstrumentController {
         return tailEnds;
     }
 
-    private String showNew(Model model) {
+    /** The page, with the instrument drawn as far as it is chosen. */
+    private static String showNew(InstrumentForm form, Model model) {
         List<Size> sizes = new ArrayList<>();
         for (Family family : Family.values()) {
             sizes.addAll(Size.of(family));
         }
-        Page.lay(new NewPage(sizes, PegKind.values(), Demand.values(), TailEnd.values()), model);
+        Size size = size(form).orElse(sizes.get(0));
+        List<Pitch> openStrings = tuning(new MapBindingResult(Map.of(), "form"), form.tuning(), size);
+        SetUp setUp = new SetUp(
+                size,
+                form.leftHanded(),
+                ReferenceA.STANDARD,
+                openStrings.isEmpty() ? size.family().openStrings() : openStrings,
+                Map.of(),
+                Map.of(),
+                Map.of(),
+                pegs(form, size));
+        Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
+        setUp.positions()
+                .forEach(position -> diametersMm.put(
+                        position, UsualString.of(setUp, position).diameterMm()));
+        Page.lay(
+                new NewPage(
+                        sizes,
+                        PegKind.values(),
+                        Demand.values(),
+                        TailEnd.values(),
+                        UsualString.cores(size),
+                        setUp,
+                        InstrumentDrawing.of(setUp, diametersMm, Map.of(), Place.WHOLE, null)),
+                model);
         return "rack/new";
     }
 
@@ -149,6 +219,8 @@ class NewInstrumentController {
      * @param tuning its open strings, as typed; empty for the usual ones
      * @param pegs what it is wound on, where it is not what is usual in its family
      * @param firstTuner what I hangs on
+     * @param strung what is on it: UNKNOWN, LATER, or the core of its set
+     * @param since the day that set went on, as typed; empty when nobody knows
      * @param hoursPerWeek how much it is played, as typed
      * @param demand how fresh its strings have to be
      */
@@ -160,6 +232,8 @@ class NewInstrumentController {
             String tuning,
             PegKind pegs,
             TailEnd firstTuner,
+            String strung,
+            String since,
             String hoursPerWeek,
             Demand demand) {
 
@@ -171,6 +245,8 @@ class NewInstrumentController {
             referenceA = referenceA == null ? "440" : referenceA;
             tuning = tuning == null ? "" : tuning;
             firstTuner = firstTuner == null ? TailEnd.FORK_TUNER : firstTuner;
+            strung = strung == null ? UNKNOWN : strung;
+            since = since == null ? "" : since;
             hoursPerWeek = hoursPerWeek == null ? "5" : hoursPerWeek;
             demand = demand == null ? Demand.STUDY : demand;
         }
@@ -183,6 +259,16 @@ class NewInstrumentController {
      * @param pegKinds what strings can be wound on
      * @param demands how fresh they can have to be
      * @param tailEnds what I can hang on
+     * @param cores what sets for it are made of
+     * @param setUp what is chosen so far
+     * @param drawing that, drawn
      */
-    record NewPage(List<Size> sizes, PegKind[] pegKinds, Demand[] demands, TailEnd[] tailEnds) {}
+    record NewPage(
+            List<Size> sizes,
+            PegKind[] pegKinds,
+            Demand[] demands,
+            TailEnd[] tailEnds,
+            List<StringCore> cores,
+            SetUp setUp,
+            InstrumentDrawing drawing) {}
 }

@@ -8,7 +8,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.working.SettlingFigure;
@@ -98,6 +100,11 @@ class RackWords {
             }
             case UNREADABLE, CHANGE_NOW, AGE_UNKNOWN, NO_STRINGS -> words.say(key);
         };
+    }
+
+    /** {@return the open strings of an instrument, from I down, as E A D G} */
+    public String open(SetUp setUp) {
+        return setUp.openStrings().stream().map(Pitch::letter).collect(Collectors.joining(" "));
     }
 
     /** {@return where the working of that figure is shown, if it rests on one} */

@@ -1,9 +1,6 @@
 package rosinedpeg.web.rack;
 
-import java.time.Clock;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.LocalTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -23,6 +20,7 @@ import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.drawer.KindWords;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.instrument.Instrument;
@@ -40,20 +38,21 @@ import rosinedpeg.web.platform.Words;
 @Controller
 class StringController {
 
-    private static final LocalDate EARLIEST = LocalDate.of(1990, 1, 1);
-
     private static final Range HOURS_BEFORE = new Range(0, 5000, Unit.HOUR);
 
     private final Instruments instruments;
     private final StringKinds kinds;
+    private final KindWords kindWords;
     private final Words words;
-    private final Clock clock;
+    private final StrungSince strungSince;
 
-    StringController(Instruments instruments, StringKinds kinds, Words words, Clock clock) {
+    StringController(
+            Instruments instruments, StringKinds kinds, KindWords kindWords, StrungSince strungSince, Words words) {
         this.instruments = instruments;
         this.kinds = kinds;
+        this.kindWords = kindWords;
         this.words = words;
-        this.clock = clock;
+        this.strungSince = strungSince;
     }
 
     @OpenTo(Role.PLAYER)
@@ -112,17 +111,11 @@ class StringController {
         if (chosen.isEmpty()) {
             result.rejectValue("kind", "string.kind.missing");
         }
-        @Nullable Instant since = null;
-        if (!form.since().isBlank()) {
-            since = Entry.date(result, "since", form.since(), EARLIEST, today())
-                    .map(this::momentOf)
-                    .orElse(null);
-        }
+        Optional<Instant> since = strungSince.read(result, "since", form.since());
         OptionalDouble hours = Entry.number(result, "hoursBefore", form.hoursBefore(), HOURS_BEFORE);
         if (result.hasErrors()) {
             return showString(id, position, model);
         }
-        @Nullable Instant on = since;
         StringKind kind = chosen.orElseThrow();
         Change.make(
                 () -> instruments.found(
@@ -130,11 +123,11 @@ class StringController {
                         Optional.ofNullable(form.fitted()),
                         position,
                         kind.id(),
-                        on,
+                        since.orElse(null),
                         hours.orElseThrow(),
                         form.keepOld()),
                 "string.recorded",
-                position + " " + kind.label(),
+                position + " " + kindWords.label(kind),
                 redirect);
         return "redirect:/instruments/" + id;
     }
@@ -157,6 +150,15 @@ class StringController {
         return "rack/strings-missing";
     }
 
+    /** Nobody knows what is on: strings that are usual for the instrument are recorded, of unknown age. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/instruments/{id}/strings-missing")
+    String unknown(@PathVariable UUID id, RedirectAttributes redirect) {
+        instruments.stringUsually(id, Optional.empty(), Optional.empty());
+        redirect.addFlashAttribute("notice", "stringsMissing.taken");
+        return "redirect:/instruments/" + id;
+    }
+
     private String showString(UUID id, Position position, Model model) {
         Instrument instrument = instruments.get(id);
         Page.lay(
@@ -166,17 +168,7 @@ class StringController {
     }
 
     private List<StringKind> kindsFor(Instrument instrument, Position position) {
-        return kinds.of(instrument.setUp().family(), position);
-    }
-
-    private LocalDate today() {
-        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
-    }
-
-    /** A string found to be on since a day: noon, but never later than now. */
-    private Instant momentOf(LocalDate day) {
-        Instant noon = day.atTime(LocalTime.NOON).atZone(CurrentWorkshop.zone()).toInstant();
-        return noon.isAfter(clock.instant()) ? clock.instant() : noon;
+        return kinds.of(instrument.setUp(), position);
     }
 
     /**

@@ -155,7 +155,7 @@ class WorkingController {
     private Optional<StringSpec> specAt(Instrument instrument, Position position, @Nullable UUID kindId) {
         return kindId == null
                 ? instrument.string(position).map(on -> on.kind().spec())
-                : kinds.of(instrument.setUp().family(), position).stream()
+                : kinds.of(instrument.setUp(), position).stream()
                         .filter(kind -> kind.id().equals(kindId))
                         .map(StringKind::spec)
                         .findFirst();
