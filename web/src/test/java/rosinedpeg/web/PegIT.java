@@ -3,6 +3,7 @@ package rosinedpeg.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import java.io.IOException;
 import java.net.ServerSocket;
@@ -11,6 +12,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -50,6 +53,7 @@ class PegIT {
     private Process peg(String command) throws IOException {
         ProcessBuilder builder = new ProcessBuilder(ROOT.resolve("peg").toString(), command).redirectErrorStream(true);
         builder.environment().put("PEG_VAR", folder.toString());
+        builder.environment().put("PEG_HOME", folder.resolve("own").toString());
         builder.environment().put("PEG_PORT", Integer.toString(port));
         builder.environment().put("PEG_DATABASE_PORT", Integer.toString(databasePort()));
         builder.environment().put("PEG_NO_BUILD", "1");
@@ -65,18 +69,23 @@ class PegIT {
     }
 
     private Process demo() throws Exception {
-        Process demo = peg("demo");
+        return opened("demo");
+    }
+
+    private Process opened(String command) throws Exception {
+        Process opened = peg(command);
+        Path log = folder.resolve(command + ".log");
         for (int i = 0; i < 1200; i++) {
-            String said = Files.readString(folder.resolve("demo.log"));
+            String said = Files.readString(log);
             if (said.contains("Ctrl-C ends it")) {
-                return demo;
+                return opened;
             }
-            if (!demo.isAlive()) {
-                throw new AssertionError("demo ended: " + said);
+            if (!opened.isAlive()) {
+                throw new AssertionError(command + " ended: " + said);
             }
             Thread.sleep(100);
         }
-        throw new AssertionError("demo does not open: " + Files.readString(folder.resolve("demo.log")));
+        throw new AssertionError(command + " does not open: " + Files.readString(log));
     }
 
     private static void kill(long pid, String signal) throws Exception {
@@ -177,5 +186,91 @@ class PegIT {
         assertThat(demo.waitFor(10, TimeUnit.SECONDS)).isTrue();
         assertEnds(application);
         assertEnds(database);
+    }
+
+    /** From nothing to the end of a first change of one string, by keyboard alone, counting every key that types no text. */
+    @Test
+    void aWorkshopOfOnesOwnBeginsWithNothing() throws Exception {
+        opened("open");
+        Matcher key = KEY.matcher(Files.readString(folder.resolve("open.log")));
+        assertThat(key.find()).isTrue();
+        try (Browser browser = new Browser()) {
+            Page page = browser.open("http://127.0.0.1:" + port, 1280, 800);
+            Keyboard keyboard = new Keyboard(page);
+            page.navigate("/");
+            assertThat(page).hasURL(Pattern.compile(".*/begin"));
+            keyboard.types("AAAA-BBBB-CCCC").presses("Enter");
+            assertThat(page.locator("main")).containsText("This is not the key");
+            page.locator("#key").fill("");
+            keyboard.types(key.group(), "Under the roof", "", "", "", "Me", "me", "rosin-and-pegs", "rosin-and-pegs")
+                    .presses("Enter");
+            page.waitForURL(url -> url.endsWith("begun"));
+            keyboard.types("me", "rosin-and-pegs").presses("Enter");
+            assertThat(page.locator("h1")).containsText("An empty rack");
+            keyboard.goes("Add an instrument");
+            keyboard.types("My viola", "Viola 16", "", "").presses("Enter");
+            assertThat(page.locator("h1")).hasText("My viola");
+            keyboard.goes("Plan a change");
+            assertThat(page.locator("main")).containsText("default");
+            for (String other : List.of("I", "II", "III")) {
+                page.locator("[name=strings][value=" + other + "]").focus();
+                keyboard.presses("Space");
+            }
+            assertThat(page.locator("#planned")).containsText("usual synthetic string");
+            Locator begin = page.getByText("Take it to the bench");
+            begin.focus();
+            keyboard.presses("Enter");
+            page.waitForURL(url -> url.contains("/bench/"));
+            while (page.locator("button[data-key=next]").count() > 0) {
+                String step = page.locator("h1").textContent();
+                Browser.turn(page, "Space");
+                keyboard.pressed++;
+                assertThat(page.locator("h1")).not().hasText(step);
+            }
+            assertThat(keyboard.pressed).isLessThan(60);
+            assertThat(browser.complaints()).isEmpty();
+            page.navigate("/settling");
+            assertThat(page.locator("main")).containsText("My viola");
+        }
+    }
+
+    private static final Pattern KEY = Pattern.compile("\\w{4}-\\w{4}-\\w{4}");
+
+    /** Hands that never leave the keyboard. */
+    private static final class Keyboard {
+        private final Page page;
+        private int pressed;
+
+        Keyboard(Page page) {
+            this.page = page;
+        }
+
+        /** Fills in one field after the other, from where it is. */
+        Keyboard types(String... texts) {
+            for (int i = 0; i < texts.length; i++) {
+                if (i > 0) {
+                    presses("Tab");
+                }
+                page.keyboard().type(texts[i]);
+            }
+            return this;
+        }
+
+        void presses(String key) {
+            page.keyboard().press(key);
+            pressed++;
+        }
+
+        /** Past the navigation, and on to a link. */
+        void goes(String link) {
+            presses("Tab");
+            presses("Enter");
+            do {
+                presses("Tab");
+            } while (!link.equals(page.evaluate("document.activeElement.textContent.trim()")));
+            String before = page.url();
+            presses("Enter");
+            page.waitForURL(url -> !url.equals(before));
+        }
     }
 }

@@ -16,6 +16,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
+import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
@@ -113,7 +114,7 @@ abstract class RunningApplication {
     SignedIn stranger() {
         UUID workshop = UUID.randomUUID();
         String signIn = "stranger-" + workshop;
-        accounts.openWorkshop(workshop, "Elsewhere", ZoneId.of("UTC"));
+        accounts.openWorkshop(workshop, "Elsewhere", ZoneId.of("UTC"), ReferenceA.STANDARD);
         accounts.add(workshop, signIn, "Stranger", Role.KEEPER, PASSWORD);
         return account(signIn);
     }

@@ -17,6 +17,7 @@ import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
@@ -28,13 +29,15 @@ import rosinedpeg.web.platform.SignedIn;
 @Service
 public class Accounts implements UserDetailsService {
 
-    private static final String SELECT = "select a.id, a.workshop_id, w.name as workshop, w.zone, a.sign_in, a.name,"
-            + " a.role, a.password_hash, a.active from account a join workshop w on w.id = a.workshop_id ";
+    private static final String SELECT =
+            "select a.id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, a.name,"
+                    + " a.role, a.password_hash, a.active from account a join workshop w on w.id = a.workshop_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
             row.getObject("workshop_id", UUID.class),
             row.getString("workshop"),
             ZoneId.of(row.getString("zone")),
+            row.getDouble("reference_a_hz"),
             row.getString("sign_in"),
             row.getString("name"),
             Role.valueOf(row.getString("role")),
@@ -65,10 +68,21 @@ public class Accounts implements UserDetailsService {
 
     /** Opens a workshop under an id of the caller's choice. */
     @Transactional
-    public void openWorkshop(UUID id, String name, ZoneId zone) {
-        database.sql("insert into workshop (id, name, zone, created_at) values (?, ?, ?, ?)")
-                .params(id, name, zone.getId(), OffsetDateTime.now(clock.withZone(ZoneOffset.UTC)))
+    public void openWorkshop(UUID id, String name, ZoneId zone, ReferenceA referenceA) {
+        database.sql("insert into workshop (id, name, zone, reference_a_hz, created_at) values (?, ?, ?, ?, ?)")
+                .params(id, name, zone.getId(), referenceA.hertz(), OffsetDateTime.now(clock.withZone(ZoneOffset.UTC)))
                 .update();
+    }
+
+    /** Opens the first workshop with its keeper, unless somebody has opened one meanwhile. */
+    @Transactional
+    void openFirst(String workshop, ZoneId zone, ReferenceA referenceA, String signIn, String name, String password) {
+        database.sql("lock table workshop in exclusive mode").update();
+        if (!anyWorkshop()) {
+            UUID id = UUID.randomUUID();
+            openWorkshop(id, workshop, zone, referenceA);
+            add(id, signIn, name, Role.KEEPER, password);
+        }
     }
 
     /**

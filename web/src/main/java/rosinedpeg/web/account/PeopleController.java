@@ -44,9 +44,7 @@ class PeopleController {
             Model model,
             RedirectAttributes redirect) {
         Entry.text(result, "name", form.name(), 80);
-        if (!form.signIn().strip().matches("[A-Za-z0-9][A-Za-z0-9.@_-]{1,59}")) {
-            result.rejectValue("signIn", "people.signIn.shape");
-        }
+        rejectBadSignIn(result, "signIn", form.signIn());
         PasswordController.rejectBadPassword(result, "password", form.password());
         if (!result.hasErrors()
                 && !accounts.add(
@@ -58,6 +56,12 @@ class PeopleController {
         }
         redirect.addFlashAttribute("notice", "people.added");
         return "redirect:/people";
+    }
+
+    static void rejectBadSignIn(BindingResult result, String field, String signIn) {
+        if (!signIn.strip().matches("[A-Za-z0-9][A-Za-z0-9.@_-]{1,59}")) {
+            result.rejectValue(field, "people.signIn.shape");
+        }
     }
 
     @OpenTo(Role.KEEPER)

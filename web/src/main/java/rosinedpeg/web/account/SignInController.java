@@ -17,18 +17,23 @@ import rosinedpeg.web.platform.Page;
 @Controller
 class SignInController {
 
-    private static final InstrumentDrawing VIOLIN = InstrumentDrawing.of(
+    static final InstrumentDrawing VIOLIN = InstrumentDrawing.of(
             SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4")), Map.of(), Map.of(), Place.WHOLE, null);
 
+    private final Accounts accounts;
     private final boolean demonstration;
 
-    SignInController(@Value("${peg.demo}") boolean demonstration) {
+    SignInController(Accounts accounts, @Value("${peg.demo}") boolean demonstration) {
+        this.accounts = accounts;
         this.demonstration = demonstration;
     }
 
     @OpenToStrangers
     @GetMapping("/sign-in")
     String signIn(Model model) {
+        if (!accounts.anyWorkshop()) {
+            return "redirect:/begin";
+        }
         Page.lay(new SignInPage(demonstration, VIOLIN), model);
         return "account/sign-in";
     }

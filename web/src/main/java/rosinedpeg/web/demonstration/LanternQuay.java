@@ -121,7 +121,7 @@ class LanternQuay implements ApplicationRunner {
                 workshop,
                 "Bench under the stage",
                 () -> transaction.execute(status -> {
-                    accounts.openWorkshop(workshop, "Lantern Quay", ZONE);
+                    accounts.openWorkshop(workshop, "Lantern Quay", ZONE, ReferenceA.STANDARD);
                     accounts.add(workshop, "bench", "Bench under the stage", Role.TECHNICIAN, PASSWORD);
                     accounts.add(workshop, "keeper", "Keeper of the shelf", Role.KEEPER, PASSWORD);
                     accounts.add(workshop, "pit", "Pit 1", Role.PLAYER, PASSWORD);

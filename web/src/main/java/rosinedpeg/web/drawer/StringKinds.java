@@ -40,14 +40,17 @@ public class StringKinds {
 
     /** {@return the kinds that are for an instrument, in the order they are offered: usual ones of its own size come last} */
     public List<StringKind> of(SetUp setUp) {
+        List<StringCore> cores = UsualString.cores(setUp.size());
         Set<StringSpec> usual = new HashSet<>();
-        for (StringCore ofSet : UsualString.cores(setUp.size())) {
+        for (StringCore ofSet : cores) {
             setUp.positions().forEach(position -> usual.add(UsualString.of(setUp, position, ofSet)));
         }
         return kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family()).stream()
                 .map(StringKindEntity::view)
                 .filter(kind -> !kind.isUsual() || usual.contains(kind.spec()))
-                .sorted(Comparator.comparing(StringKind::source))
+                .sorted(Comparator.comparing(StringKind::source)
+                        .thenComparing(kind ->
+                                kind.isUsual() ? cores.indexOf(kind.spec().core()) : 0))
                 .toList();
     }
 

@@ -6,6 +6,7 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
+import rosinedpeg.core.pitch.ReferenceA;
 
 /**
  * The workshop that database work is done for: that of the account signed in, or one named by the program itself, as
@@ -55,6 +56,11 @@ public final class CurrentWorkshop {
     /** {@return the time zone of the workshop, UTC when nobody is signed in} */
     public static ZoneId zone() {
         return account().map(SignedIn::zone).orElse(ZoneId.of("UTC"));
+    }
+
+    /** {@return what the workshop's instruments are tuned to, unless they say otherwise} */
+    public static ReferenceA referenceA() {
+        return account().map(account -> new ReferenceA(account.referenceAHz())).orElse(ReferenceA.STANDARD);
     }
 
     static UUID id() {

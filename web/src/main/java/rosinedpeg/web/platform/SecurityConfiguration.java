@@ -33,7 +33,7 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain securityFilterChain(HttpSecurity http, SignInLimiter limiter) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/sign-in", "/assets/**", "/webjars/**", "/actuator/health", "/error")
+                                "/sign-in", "/begin", "/assets/**", "/webjars/**", "/actuator/health", "/error")
                         .permitAll()
                         .anyRequest()
                         .authenticated())

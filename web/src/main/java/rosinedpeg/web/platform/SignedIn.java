@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
+import rosinedpeg.core.pitch.ReferenceA;
 
 /**
  * The account that is signed in.
@@ -15,6 +16,7 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param workshopId the workshop it belongs to
  * @param workshopName that workshop's name
  * @param zone that workshop's time zone
+ * @param referenceAHz what its instruments are tuned to, unless they say otherwise; 392 to 466 Hz
  * @param signIn the name it signs in with
  * @param name the name it is shown by
  * @param role what it may do
@@ -26,6 +28,7 @@ public record SignedIn(
         UUID workshopId,
         String workshopName,
         ZoneId zone,
+        double referenceAHz,
         String signIn,
         String name,
         Role role,
@@ -34,6 +37,11 @@ public record SignedIn(
         implements UserDetails, Serializable {
 
     private static final long serialVersionUID = 1;
+
+    /** A session that was begun before workshops had a reference A is of one at 440 Hz. */
+    public SignedIn {
+        referenceAHz = referenceAHz == 0 ? ReferenceA.STANDARD.hertz() : referenceAHz;
+    }
 
     @Override
     public List<GrantedAuthority> getAuthorities() {

@@ -39,11 +39,13 @@ import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Say;
 
 /** Puts a new instrument on the rack. */
 @Controller
@@ -242,7 +244,8 @@ class NewInstrumentController {
             name = name == null ? "" : name;
             size = size == null ? "VIOLIN 4/4" : size;
             leftHanded = Boolean.TRUE.equals(leftHanded);
-            referenceA = referenceA == null ? "440" : referenceA;
+            referenceA =
+                    referenceA == null ? Say.number(CurrentWorkshop.referenceA().hertz(), 0) : referenceA;
             tuning = tuning == null ? "" : tuning;
             firstTuner = firstTuner == null ? TailEnd.FORK_TUNER : firstTuner;
             strung = strung == null ? UNKNOWN : strung;
