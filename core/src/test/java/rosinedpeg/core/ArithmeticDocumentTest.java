@@ -39,6 +39,7 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
@@ -47,6 +48,7 @@ import rosinedpeg.core.strings.Tension;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.tailpiece.TailpieceMass;
+import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.winding.Lock;
@@ -72,6 +74,13 @@ class ArithmeticDocumentTest {
                     a -> Turns.of(a[0], a[1], a[2], a[3], a[4], a[5], a[6]).count()),
             Map.entry("farSideTurns", a -> new Turns(a[0]).farSide(a[1], a[2])),
             Map.entry("twiceThroughTipMm", a -> Lock.TWICE_THROUGH_HOLE.tipMm(Family.BASS, a[0], a[1])),
+            Map.entry(
+                    "violinGutTensionN",
+                    a -> usual("4/4", Position.II, StringCore.GUT, a[0]).tensionN()),
+            Map.entry(
+                    "halfSizeTensionN",
+                    a -> usual("1/2", Position.II, StringCore.SYNTHETIC, a[0]).tensionN()),
+            Map.entry("fifthStringMm", a -> fifth(a[0]).diameterMm()),
             Map.entry("plainSteelBreaksAtN", a -> plainSteel(a[0]).breakingTensionN()),
             Map.entry("centsToBreaking", a -> plainSteel(a[0]).centsToBreaking(a[1])),
             Map.entry("lowestSideAngleDeg", ArithmeticDocumentTest::lowestSideAngleDeg),
@@ -170,6 +179,20 @@ class ArithmeticDocumentTest {
     private static BridgeCurve curve(double[] a) {
         return new BridgeCurve(
                 List.of(new StringPoint(a[0], a[1]), new StringPoint(a[2], a[3]), new StringPoint(a[4], a[5])));
+    }
+
+    /** A usual violin string, where that of a full-sized one of plastic pulls as the example says. */
+    private static StringSpec usual(String size, Position position, StringCore core, double fullN) {
+        assertThat(UsualString.of(Examples.VIOLIN, position).tensionN()).isEqualTo(fullN);
+        return UsualString.of(SetUp.unmeasured(Size.of(Family.VIOLIN, size)), position, core);
+    }
+
+    private static StringSpec fifth(double fourthMm) {
+        assertThat(UsualString.of(Examples.VIOLIN, Position.IV).diameterMm()).isEqualTo(fourthMm);
+        List<Pitch> open = Stream.concat(Family.VIOLIN.openStrings().stream(), Stream.of(Pitch.of("C3")))
+                .toList();
+        Size full = Size.of(Family.VIOLIN, "4/4");
+        return UsualString.of(new SetUp(full, false, ReferenceA.STANDARD, open, Map.of(), Map.of()), Position.V);
     }
 
     private static StringSpec plainSteel(double axialStiffnessN) {

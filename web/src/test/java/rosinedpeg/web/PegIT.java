@@ -9,6 +9,9 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -50,8 +53,10 @@ class PegIT {
         }
     }
 
-    private Process peg(String command) throws IOException {
-        ProcessBuilder builder = new ProcessBuilder(ROOT.resolve("peg").toString(), command).redirectErrorStream(true);
+    private Process peg(String command, String... arguments) throws IOException {
+        List<String> line = new ArrayList<>(List.of(ROOT.resolve("peg").toString(), command));
+        line.addAll(List.of(arguments));
+        ProcessBuilder builder = new ProcessBuilder(line).redirectErrorStream(true);
         builder.environment().put("PEG_VAR", folder.toString());
         builder.environment().put("PEG_HOME", folder.resolve("own").toString());
         builder.environment().put("PEG_PORT", Integer.toString(port));
@@ -231,6 +236,44 @@ class PegIT {
             assertThat(browser.complaints()).isEmpty();
             page.navigate("/settling");
             assertThat(page.locator("main")).containsText("My viola");
+        }
+
+        String file = folder.resolve("all.backup").toString();
+        assertThat(said(true, "backup", file)).contains("Everything is in");
+        assertThat(said(false, "backup", file)).contains("is there already");
+        assertThat(said(false, "restore", file)).contains("is open");
+        long events = ofOwnDatabase("select count(*) from run_event");
+        ofOwnDatabase("truncate instrument cascade");
+        assertThat(ofOwnDatabase("select count(*) from run_event")).isZero();
+        said(true, "stop");
+        Files.writeString(folder.resolve("no.backup"), "PGDMP and nothing more");
+        assertThat(said(false, "restore", folder.resolve("no.backup").toString()))
+                .contains("is no backup");
+        assertThat(said(false, "restore", file)).contains("there is a workshop");
+        assertThat(said(true, "restore", file, "--over")).contains("is kept in the database peg_until_");
+        opened("open");
+        assertThat(Files.readString(folder.resolve("open.log"))).doesNotContain("asks for this key");
+        assertThat(ofOwnDatabase("select count(*) from run_event")).isEqualTo(events);
+    }
+
+    /** What a command says that ends by itself, and how it ended. */
+    private String said(boolean well, String command, String... arguments) throws Exception {
+        Process process = peg(command, arguments);
+        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        String said = Files.readString(folder.resolve(command + ".log"));
+        assertThat(process.exitValue() == 0).as(said).isEqualTo(well);
+        return said;
+    }
+
+    private long ofOwnDatabase(String sql) throws Exception {
+        String password =
+                Files.readString(folder.resolve("own/database-password")).strip();
+        try (Connection connection = DriverManager.getConnection(
+                        "jdbc:postgresql://127.0.0.1:" + databasePort() + "/peg", "peg", password);
+                Statement statement = connection.createStatement()) {
+            return statement.execute(sql) && statement.getResultSet().next()
+                    ? statement.getResultSet().getLong(1)
+                    : statement.getUpdateCount();
         }
     }
 
