@@ -204,6 +204,7 @@ class PegIT {
             Keyboard keyboard = new Keyboard(page);
             page.navigate("/");
             assertThat(page).hasURL(Pattern.compile(".*/begin"));
+            Browser.assertAccessible(page);
             keyboard.types("AAAA-BBBB-CCCC").presses("Enter");
             assertThat(page.locator("main")).containsText("This is not the key");
             page.locator("#key").fill("");
@@ -213,7 +214,9 @@ class PegIT {
             keyboard.types("me", "rosin-and-pegs").presses("Enter");
             assertThat(page.locator("h1")).containsText("An empty rack");
             keyboard.goes("Add an instrument");
-            keyboard.types("My viola", "Viola 16", "", "").presses("Enter");
+            keyboard.types("My viola", "Viola 16", "", "");
+            assertThat(page.locator("#drawn")).containsText("vibrating length 370 mm, default");
+            keyboard.presses("Enter");
             assertThat(page.locator("h1")).hasText("My viola");
             keyboard.goes("Plan a change");
             assertThat(page.locator("main")).containsText("default");

@@ -32,6 +32,7 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/plan/card?strings=I&strings=II", "card");
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
             visit(page, "/kit", "kit");
+            visit(page, "/instruments/new?size=VIOLA+16", "new");
             visit(page, "/bench/" + run, "bench");
             UUID settling = database.sql(
                             "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")

@@ -21,7 +21,9 @@ public record LoadBands(double heldFrom, double lightFrom, double thinFrom) {
     /** What a post may want to be held, light and thin from: no less than is usual, and below the whole. */
     public static final Range HELD_FROM = new Range(USUAL.heldFrom, 0.95, Unit.SHARE);
 
+    /** Where light may begin. */
     public static final Range LIGHT_FROM = new Range(USUAL.lightFrom, 0.9, Unit.SHARE);
+    /** Where thin may begin. */
     public static final Range THIN_FROM = new Range(USUAL.thinFrom, 0.85, Unit.SHARE);
 
     /**

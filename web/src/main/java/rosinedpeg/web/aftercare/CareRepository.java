@@ -7,6 +7,7 @@ import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.repository.CrudRepository;
 
+/** What was done to strings and bow between changes, as it is kept. */
 interface CareRepository extends CrudRepository<CareEntity, UUID> {
 
     boolean existsByPress(UUID press);

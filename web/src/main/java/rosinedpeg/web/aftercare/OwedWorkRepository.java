@@ -6,6 +6,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.CrudRepository;
 
+/** What is owed to instruments, as it is kept until somebody has done it. */
 interface OwedWorkRepository extends CrudRepository<OwedWorkEntity, UUID> {
 
     List<OwedWorkEntity> findByInstrumentIdAndDoneAtIsNullOrderByOwedSince(UUID instrumentId);

@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
+/** The ledger of every run, as it is kept: rows are added, none is changed. */
 interface RunEventRepository extends JpaRepository<RunEventEntity, UUID> {
 
     List<RunEventEntity> findByRunIdInOrderBySequence(Collection<UUID> runIds);

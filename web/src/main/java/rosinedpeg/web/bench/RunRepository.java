@@ -12,6 +12,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 
+/** Runs, open and over, as they are kept. */
 interface RunRepository extends JpaRepository<RunEntity, UUID> {
 
     @Query("select run from RunEntity run where run.outcome = OPEN order by run.startedAt, run.id")

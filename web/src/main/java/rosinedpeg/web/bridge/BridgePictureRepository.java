@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
+/** Photographs of bridges, as they are kept. */
 interface BridgePictureRepository extends JpaRepository<BridgePictureEntity, UUID> {
 
     boolean existsByPress(UUID press);

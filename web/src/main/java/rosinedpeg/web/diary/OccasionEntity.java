@@ -11,6 +11,7 @@ import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
 import rosinedpeg.core.settling.Steadiness;
 
+/** A row of the diary. */
 @Entity
 @Immutable
 @Table(name = "occasion")

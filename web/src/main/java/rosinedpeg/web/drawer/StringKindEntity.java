@@ -23,6 +23,7 @@ import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
 
+/** A row of the kinds of string. It never changes; what was put on was of it. */
 @Entity
 @Immutable
 @Table(name = "string_kind")

@@ -6,6 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.setup.Family;
 
+/** The kinds of string, as they are kept. */
 interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
 
     List<StringKindEntity> findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(Family family);

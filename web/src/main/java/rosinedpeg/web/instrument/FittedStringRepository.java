@@ -9,6 +9,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.strings.Position;
 
+/** Strings on instruments and those that came off, as they are kept. */
 interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID> {
 
     /** The strings that are on some instruments. */

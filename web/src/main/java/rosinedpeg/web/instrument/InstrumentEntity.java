@@ -39,6 +39,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 
+/** A row of the instruments: what one is, and how it is used. Its measurements and its strings have rows of their own. */
 @Entity
 @Table(name = "instrument")
 class InstrumentEntity {

@@ -6,6 +6,7 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
+/** The instruments of the workshop, as they are kept. */
 interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
     /** Those of some ids that this workshop has. */

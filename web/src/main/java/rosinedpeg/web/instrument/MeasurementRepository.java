@@ -8,6 +8,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
+/** Measurements, as they are kept; the latest of a quantity counts, and none is removed. */
 interface MeasurementRepository extends JpaRepository<MeasurementEntity, UUID> {
 
     List<MeasurementEntity> findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(Collection<UUID> instrumentIds);

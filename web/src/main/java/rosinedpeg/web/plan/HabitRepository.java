@@ -7,6 +7,7 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.setup.Family;
 
+/** How people like to work, as it is kept: one row for each person and family. */
 interface HabitRepository extends JpaRepository<HabitEntity, UUID> {
 
     Optional<HabitEntity> findByAccountIdAndFamily(UUID accountId, Family family);

@@ -8,6 +8,7 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.plan.Material;
 
+/** What people have in their kits, as it is kept. */
 interface KitItemRepository extends JpaRepository<KitItemEntity, UUID> {
 
     List<KitItemEntity> findByAccountId(UUID accountId);

@@ -12,6 +12,7 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
+/** Where instruments stand on the rack, as it was worked out last. */
 interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
 
     /** Those whose name has that in it, what most wants hands first; everything has an empty text in it. */

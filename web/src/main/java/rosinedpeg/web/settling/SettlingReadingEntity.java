@@ -8,6 +8,7 @@ import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
 
+/** A reading of a settling string. It never changes. */
 @Entity
 @Immutable
 @Table(name = "settling_reading")

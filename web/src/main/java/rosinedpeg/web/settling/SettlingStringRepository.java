@@ -11,6 +11,7 @@ import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
+/** Which strings settle, and when they will hold, as it was worked out last. */
 interface SettlingStringRepository extends JpaRepository<SettlingStringEntity, UUID> {
 
     /** Those that do not yet hold for a concert, newest first. */
