@@ -17,7 +17,10 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.boot.availability.AvailabilityChangeEvent;
+import org.springframework.boot.availability.ReadinessState;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.context.ApplicationContext;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.SignedIn;
@@ -28,6 +31,9 @@ class BoundariesIT extends RunningApplication {
 
     @Autowired
     MockMvcTester mvc;
+
+    @Autowired
+    ApplicationContext context;
 
     private SignedIn technician;
     private UUID violin;
@@ -42,6 +48,18 @@ class BoundariesIT extends RunningApplication {
         var request = mvc.post().uri(path).with(user(who)).with(csrf());
         fields.forEach(request::param);
         return request.exchange();
+    }
+
+    /** What waits for it, as the demonstration's own command, finds everything loaded. */
+    @Test
+    void isHealthyOnlyWhenWhatRunsAtTheStartIsDone() {
+        assertThat(mvc.get().uri("/actuator/health")).hasStatus(200);
+        try {
+            AvailabilityChangeEvent.publish(context, ReadinessState.REFUSING_TRAFFIC);
+            assertThat(mvc.get().uri("/actuator/health")).hasStatus(503);
+        } finally {
+            AvailabilityChangeEvent.publish(context, ReadinessState.ACCEPTING_TRAFFIC);
+        }
     }
 
     private long count(String table) {

@@ -30,7 +30,7 @@ class OneTimeKey implements ApplicationRunner {
     private static final int WRONG_TRIES = 10;
 
     private final Accounts accounts;
-    private final boolean told;
+    private final boolean log;
     private final String key;
     private final Bucket wrong = Bucket.builder()
             .addLimit(Bandwidth.builder()
@@ -39,15 +39,15 @@ class OneTimeKey implements ApplicationRunner {
                     .build())
             .build();
 
-    OneTimeKey(Accounts accounts, @Value("${peg.first-key}") String told) {
+    OneTimeKey(Accounts accounts, @Value("${peg.demo}") boolean demonstration, @Value("${peg.first-key}") String told) {
         this.accounts = accounts;
-        this.told = !told.isBlank();
-        this.key = this.told ? told : made();
+        this.log = !demonstration && told.isBlank();
+        this.key = told.isBlank() ? made() : told;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!told && !accounts.anyWorkshop()) {
+        if (log && !accounts.anyWorkshop()) {
             LOG.warn("There is no workshop yet. The first page asks for this key: {}", key);
         }
     }

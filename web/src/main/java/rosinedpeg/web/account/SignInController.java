@@ -31,7 +31,7 @@ class SignInController {
     @OpenToStrangers
     @GetMapping("/sign-in")
     String signIn(Model model) {
-        if (!accounts.anyWorkshop()) {
+        if (!demonstration && !accounts.anyWorkshop()) {
             return "redirect:/begin";
         }
         Page.lay(new SignInPage(demonstration, VIOLIN), model);
