@@ -79,6 +79,10 @@ public record StringSpec(
 
     /** {@return the same string, of which so many figures are only what is usual} */
     public StringSpec assuming(Set<StringFigure> figures) {
+        return with(totalLengthMm, figures);
+    }
+
+    private StringSpec with(double totalMm, Set<StringFigure> usual) {
         return new StringSpec(
                 position,
                 core,
@@ -91,8 +95,8 @@ public record StringSpec(
                 axialStiffnessN,
                 tailSilkEndMm,
                 topSilkStartMm,
-                totalLengthMm,
-                figures);
+                totalMm,
+                usual);
     }
 
     /** {@return where what rests on some of its figures comes from: measured as its maker gives them, or default} */
@@ -108,20 +112,7 @@ public record StringSpec(
      */
     public StringSpec shortenedBy(double cutMm) {
         new Range(0, totalLengthMm - topSilkStartMm, Unit.MILLIMETRE).require("cutMm", cutMm);
-        return new StringSpec(
-                position,
-                core,
-                winding,
-                end,
-                nominalPitch,
-                designLengthMm,
-                tensionN,
-                diameterMm,
-                axialStiffnessN,
-                tailSilkEndMm,
-                topSilkStartMm,
-                totalLengthMm - cutMm,
-                assumed);
+        return with(totalLengthMm - cutMm, assumed);
     }
 
     /** {@return mass per length in kg/m, from tension, length and pitch} */

@@ -74,15 +74,21 @@ public class Accounts implements UserDetailsService {
                 .update();
     }
 
-    /** Opens the first workshop with its keeper, unless somebody has opened one meanwhile. */
+    /**
+     * Opens the first workshop with its keeper.
+     *
+     * @return whether it was done; not when somebody has opened one meanwhile
+     */
     @Transactional
-    void openFirst(String workshop, ZoneId zone, ReferenceA referenceA, String signIn, String name, String password) {
+    boolean openFirst(
+            String workshop, ZoneId zone, ReferenceA referenceA, String signIn, String name, String password) {
         database.sql("lock table workshop in exclusive mode").update();
-        if (!anyWorkshop()) {
-            UUID id = UUID.randomUUID();
-            openWorkshop(id, workshop, zone, referenceA);
-            add(id, signIn, name, Role.KEEPER, password);
+        if (anyWorkshop()) {
+            return false;
         }
+        UUID id = UUID.randomUUID();
+        openWorkshop(id, workshop, zone, referenceA);
+        return add(id, signIn, name, Role.KEEPER, password);
     }
 
     /**

@@ -12,7 +12,6 @@ import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.platform.Entry;
@@ -47,8 +46,7 @@ class BeginController {
             BindingResult result,
             Model model,
             HttpServletRequest request,
-            HttpServletResponse response,
-            RedirectAttributes redirect) {
+            HttpServletResponse response) {
         if (accounts.anyWorkshop()) {
             return "redirect:/sign-in";
         }
@@ -70,14 +68,14 @@ class BeginController {
             return show(model);
         }
         form.lengths().keep(request, response);
-        accounts.openFirst(
+        boolean opened = accounts.openFirst(
                 workshop.orElseThrow(),
                 ZoneId.of(form.zone()),
                 new ReferenceA(referenceA.orElseThrow()),
                 form.signIn(),
                 name.orElseThrow(),
                 form.password());
-        return "redirect:/sign-in?begun";
+        return opened ? "redirect:/sign-in?begun" : "redirect:/sign-in";
     }
 
     private static String show(Model model) {
