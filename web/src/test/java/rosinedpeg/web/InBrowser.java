@@ -55,6 +55,13 @@ abstract class InBrowser extends RunningApplication {
         }
         Browser.turn(page, "PageDown");
         assertThat(heading(page)).not().hasText(here);
+        quiet(page);
+    }
+
+    /** Waits until what was asked for stands on the page, whole. */
+    static void quiet(Page page) {
+        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
+                .hasCount(0);
     }
 
     /** From a plan to its run. */
@@ -64,8 +71,7 @@ abstract class InBrowser extends RunningApplication {
             assertThat(page.locator("#lookedAt")).isChecked();
         }
         // A press while one plan takes the place of another falls between two buttons.
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
-                .hasCount(0);
+        quiet(page);
         page.locator("#planned button.strong").click();
         page.waitForURL("**/bench/**");
         page.waitForLoadState();
