@@ -104,10 +104,14 @@ public record ChangePlan(
 
     /** {@return the minutes from that step to the end} */
     public double minutesFrom(int index) {
-        return steps.stream()
-                .skip(index)
-                .mapToDouble(step -> step.kind().minutes())
-                .sum();
+        if (index < 0) {
+            throw new IllegalArgumentException("index must not be negative, but is " + index);
+        }
+        double minutes = 0;
+        for (int i = index; i < steps.size(); i++) {
+            minutes += steps.get(i).kind().minutes();
+        }
+        return minutes;
     }
 
     /** {@return the step after which the post is held least} */

@@ -2,6 +2,7 @@ package rosinedpeg.core.plan;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,12 +35,24 @@ public final class ChangePlanner {
      * @return the plan; a refused one still shows its steps, so that one can see where it fails
      */
     public static ChangePlan plan(ChangeRequest request) {
-        StepList list = StepList.of(request.service() ? PlanKind.SERVICE : PlanKind.CHANGE, request);
+        StepList list = list(request);
+        return plan(request, list, moves(request, list));
+    }
+
+    private static StepList list(ChangeRequest request) {
+        return StepList.of(request.service() ? PlanKind.SERVICE : PlanKind.CHANGE, request);
+    }
+
+    private static List<OrderSearch.Move> moves(ChangeRequest request, StepList list) {
+        return new OrderSearch(request, list.load(), list.before(), list.after()).search();
+    }
+
+    private static ChangePlan plan(ChangeRequest request, StepList list, List<OrderSearch.Move> moves) {
         StringSteps strings =
                 new StringSteps(list, request.schools(), request.particulars().stuck());
         list.open(Material.NEW_STRING, Material.EYE_PROTECTION);
         List<Position> order = new ArrayList<>();
-        for (OrderSearch.Move move : new OrderSearch(request, list.load(), list.before(), list.after()).search()) {
+        for (OrderSearch.Move move : moves) {
             move.string()
                     .ifPresentOrElse(
                             position -> work(request, list, strings, order, move.kind(), position),
@@ -91,13 +104,19 @@ public final class ChangePlanner {
      */
     public static Map<Schools, ChangePlan> compare(ChangeRequest request) {
         Map<Schools, ChangePlan> plans = new LinkedHashMap<>();
+        // How many are off and where to begin decide the moves and nothing else: those that come to the same share a
+        // plan.
+        Map<List<OrderSearch.Move>, ChangePlan> byMoves = new HashMap<>();
         boolean several = request.replacements().size() > 1;
         for (Schools.Off off : Schools.Off.values()) {
             if (off == Schools.Off.ONE_AT_A_TIME || several && (off != Schools.Off.PAIR_BY_SIDE || hasPair(request))) {
                 for (Schools.Begin begin :
                         several ? Schools.Begin.values() : new Schools.Begin[] {Schools.Begin.BEST_HELD}) {
                     Schools schools = request.schools().with(off, begin);
-                    plans.put(schools, plan(request.by(schools)));
+                    ChangeRequest theirs = request.by(schools);
+                    StepList list = list(theirs);
+                    plans.put(
+                            schools, byMoves.computeIfAbsent(moves(theirs, list), moves -> plan(theirs, list, moves)));
                 }
             }
         }

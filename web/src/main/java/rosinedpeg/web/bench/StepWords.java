@@ -19,7 +19,7 @@ import rosinedpeg.web.platform.Words;
 
 /** Puts a step of a plan into words. In templates: {@code @steps}. */
 @Component("steps")
-class StepWords {
+public class StepWords {
 
     private static final List<StepFigure> ON_CARD = List.of(
             StepFigure.TIP,

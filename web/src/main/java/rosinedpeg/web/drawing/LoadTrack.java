@@ -1,8 +1,9 @@
 package rosinedpeg.web.drawing;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
-import rosinedpeg.core.load.LoadBand;
+import java.util.Map;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Step;
 
@@ -14,9 +15,17 @@ import rosinedpeg.core.plan.Step;
  * @param treble the line of the treble foot
  * @param bass the line of the bass foot
  * @param bands where the bands of the post's load end
- * @param dots one for every step
+ * @param dots one for every step, those that are done, the one in hand and those to come each in one line
+ * @param numbers of the first step and every fifth
  */
-public record LoadTrack(double width, double height, String treble, String bass, List<BandLine> bands, List<Dot> dots) {
+public record LoadTrack(
+        double width,
+        double height,
+        String treble,
+        String bass,
+        List<BandLine> bands,
+        List<Stroke> dots,
+        List<StepNumber> numbers) {
 
     private static final double LEFT = 54;
     private static final double RIGHT = 16;
@@ -35,7 +44,9 @@ public record LoadTrack(double width, double height, String treble, String bass,
      */
     public static LoadTrack of(ChangePlan plan, int now, double width, double height) {
         double across = (width - LEFT - RIGHT) / plan.steps().size();
-        List<Dot> dots = new ArrayList<>();
+        double row = height - DOTS + 14;
+        Map<String, StringBuilder> dots = new LinkedHashMap<>();
+        List<StepNumber> numbers = new ArrayList<>();
         StringBuilder treble = new StringBuilder(Stroke.move(LEFT, y(1, height)));
         StringBuilder bass = new StringBuilder(Stroke.move(LEFT, y(1, height)));
         for (Step step : plan.steps()) {
@@ -46,7 +57,11 @@ public record LoadTrack(double width, double height, String treble, String bass,
             }
             String state = step.index() < now ? "done" : step.index() == now ? "now" : "to-come";
             double radius = Math.min(4.2, across * 0.34) * (state.equals("now") ? 1.55 : 1);
-            dots.add(new Dot(from + across / 2, height - DOTS + 14, radius, state, step.bandAfter()));
+            dots.computeIfAbsent(state, none -> new StringBuilder())
+                    .append(Stroke.circle(from + across / 2, row, radius));
+            if (step.index() == 0 || (step.index() + 1) % 5 == 0) {
+                numbers.add(new StepNumber(from + across / 2, row + 20, step.index() + 1));
+            }
         }
         return new LoadTrack(
                 width,
@@ -57,7 +72,10 @@ public record LoadTrack(double width, double height, String treble, String bass,
                         new BandLine(1, y(1, height)),
                         new BandLine(plan.bands().heldFrom(), y(plan.bands().heldFrom(), height)),
                         new BandLine(plan.bands().thinFrom(), y(plan.bands().thinFrom(), height))),
-                dots);
+                dots.entrySet().stream()
+                        .map(each -> new Stroke(each.getValue().toString(), 1, each.getKey()))
+                        .toList(),
+                numbers);
     }
 
     private static double y(double share, double height) {
@@ -78,6 +96,6 @@ public record LoadTrack(double width, double height, String treble, String bass,
     /** The end of a band. */
     public record BandLine(double share, double y) {}
 
-    /** A step. */
-    public record Dot(double x, double y, double radius, String state, LoadBand band) {}
+    /** Which step, from 1, stands there. */
+    public record StepNumber(double x, double y, int step) {}
 }

@@ -26,6 +26,12 @@ public record Stroke(String path, double width, String state) {
         return "L" + number(x) + " " + number(y);
     }
 
+    /** {@return a circle, as two arcs from its left edge and back} */
+    static String circle(double x, double y, double radius) {
+        String arc = "a" + number(radius) + " " + number(radius) + " 0 1 0 ";
+        return move(x - radius, y) + arc + number(2 * radius) + " 0" + arc + number(-2 * radius) + " 0z";
+    }
+
     static String curve(double x1, double y1, double x2, double y2, double x, double y) {
         return "C" + number(x1) + " " + number(y1) + " " + number(x2) + " " + number(y2) + " " + number(x) + " "
                 + number(y);

@@ -53,10 +53,21 @@ public class WorkingAddresses {
 
     private String carrying(
             UUID instrument, InstrumentFigure figure, Map<Position, Double> carriedN, Map<Position, Double> wholeN) {
-        return of(instrument, figure)
-                .queryParam("carries", say.ofEach(wholeN, carriedN))
-                .queryParam("whole", say.ofEach(wholeN, wholeN))
-                .toUriString();
+        return carrying(instrument, figure, say.ofEach(wholeN, carriedN), say.ofEach(wholeN, wholeN));
+    }
+
+    /**
+     * The address for a figure that follows from what the strings carry.
+     *
+     * @param instrument the instrument
+     * @param figure the figure
+     * @param carries what each string carries, in N, as {@link Say#ofEach} writes it
+     * @param whole what each carries at pitch, written the same way
+     * @return the address
+     */
+    public String carrying(UUID instrument, InstrumentFigure figure, String carries, String whole) {
+        // Digits, points and commas need no escape; a plan asks for two of these for each of its steps.
+        return "/instruments/" + instrument + "/working/" + figure + "?carries=" + carries + "&whole=" + whole;
     }
 
     /** {@return the address for the usual time of a plan} */
