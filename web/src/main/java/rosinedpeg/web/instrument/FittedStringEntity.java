@@ -65,6 +65,11 @@ class FittedStringEntity {
         this.kept = keep;
     }
 
+    /** It turns out to be of another kind. */
+    void is(UUID otherKindId) {
+        this.kindId = otherKindId;
+    }
+
     void setSigns(Set<WearSign> seen) {
         this.signs = new ArrayList<>(seen.stream().map(Enum::name).sorted().toList());
     }

@@ -1,5 +1,6 @@
 package rosinedpeg.web.instrument;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
@@ -33,6 +34,7 @@ import rosinedpeg.core.wear.Demand;
  * @param coupling what its runs have shown of how much it gives
  * @param stuck how much of a string sticks in its bridge grooves
  * @param bands how much load its post wants
+ * @param retiredAt when it left the rack; empty while it is on it
  * @param version how often it has been changed, which a form that changes it sends along
  */
 public record Instrument(
@@ -48,6 +50,7 @@ public record Instrument(
         Evidence coupling,
         StuckShares stuck,
         LoadBands bands,
+        Optional<Instant> retiredAt,
         int version) {
 
     /** {@return what a plan has to know of it beside its set-up} */

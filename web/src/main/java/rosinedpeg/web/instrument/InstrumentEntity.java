@@ -1,5 +1,7 @@
 package rosinedpeg.web.instrument;
 
+import static java.util.Objects.requireNonNull;
+
 import jakarta.persistence.AttributeOverride;
 import jakarta.persistence.Column;
 import jakarta.persistence.Embedded;
@@ -104,6 +106,7 @@ class InstrumentEntity {
     private Demand demand;
 
     private Instant createdAt;
+    private @Nullable Instant retiredAt;
 
     @Version
     private int version;
@@ -125,6 +128,57 @@ class InstrumentEntity {
         this.hoursPerWeek = wanted.hoursPerWeek();
         this.demand = wanted.demand();
         this.createdAt = createdAt;
+    }
+
+    /** {@return another like that one, of which nothing has been measured or learned yet} */
+    InstrumentEntity copy(String copyName, Instant now) {
+        InstrumentEntity copy = new InstrumentEntity();
+        copy.id = UUID.randomUUID();
+        copy.name = copyName;
+        copy.family = family;
+        copy.size = size;
+        copy.leftHanded = leftHanded;
+        copy.referenceAHz = referenceAHz;
+        copy.openStrings = new ArrayList<>(openStrings);
+        copy.tailEnds = new ArrayList<>(tailEnds);
+        copy.pegKind = pegKind;
+        copy.pegSides = pegSides == null ? null : new ArrayList<>(pegSides);
+        copy.pegWood = pegWood;
+        copy.tunersBuiltIn = tunersBuiltIn;
+        copy.parchment = parchment;
+        copy.tube = tube;
+        copy.setBands(bands());
+        copy.hoursPerWeek = hoursPerWeek;
+        copy.demand = demand;
+        copy.createdAt = now;
+        return copy;
+    }
+
+    void edit(InstrumentEdit edit) {
+        name = edit.name();
+        size = edit.size().code();
+        leftHanded = edit.leftHanded();
+        referenceAHz = edit.referenceA().hertz();
+        openStrings =
+                new ArrayList<>(edit.openStrings().stream().map(Pitch::midi).toList());
+        hoursPerWeek = edit.hoursPerWeek();
+        demand = edit.demand();
+    }
+
+    void retire(@Nullable Instant at) {
+        retiredAt = at;
+    }
+
+    Optional<Instant> retiredAt() {
+        return Optional.ofNullable(retiredAt);
+    }
+
+    Instant createdAt() {
+        return createdAt;
+    }
+
+    Retired retired() {
+        return new Retired(id, name, family, size, requireNonNull(retiredAt));
     }
 
     UUID id() {

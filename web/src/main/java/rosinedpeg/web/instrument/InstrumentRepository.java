@@ -3,6 +3,8 @@ package rosinedpeg.web.instrument;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -18,4 +20,11 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
     List<InstrumentEntity> findByIdIn(Collection<UUID> ids);
 
     boolean existsByNameIgnoreCase(String name);
+
+    boolean existsByNameIgnoreCaseAndIdNot(String name, UUID id);
+
+    /** Those that have left the rack, the last first. */
+    Page<InstrumentEntity> findByRetiredAtNotNullOrderByRetiredAtDescIdAsc(Pageable window);
+
+    int countByRetiredAtNotNull();
 }

@@ -44,6 +44,7 @@ import rosinedpeg.web.drawer.KindWords;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** The instruments of the workshop. */
@@ -393,8 +394,116 @@ public class Instruments implements LogSource {
                 .ifPresent(old -> fit(id, position, old.kindId(), clock.instant(), 0, Set.of(), false));
     }
 
+    /** {@return whether an instrument of the workshop has that name, on the rack or not} */
     public boolean nameTaken(String name) {
         return instruments.existsByNameIgnoreCase(name);
+    }
+
+    /** {@return whether another one than that has that name} */
+    public boolean nameTaken(String name, UUID byAnotherThan) {
+        return instruments.existsByNameIgnoreCaseAndIdNot(name, byAnotherThan);
+    }
+
+    /**
+     * Puts right what is on record of an instrument. Usual strings that stand in for unknown ones follow its set-up: they become
+     * those that are usual for it as it is now.
+     *
+     * @param id the instrument
+     * @param seen the {@link Instrument#version()} that whoever changes it has seen
+     * @param edit how it is
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
+    @Transactional
+    public void edit(UUID id, int seen, InstrumentEdit edit) {
+        boolean sameSetUp = InstrumentEdit.of(get(id)).sameSetUp(edit);
+        asSeen(id, seen).edit(edit);
+        instruments.flush();
+        if (!sameSetUp) {
+            followSetUp(get(id));
+        }
+        events.publishEvent(new InstrumentEdited(id, edit.name()));
+    }
+
+    private void followSetUp(Instrument instrument) {
+        Map<StringCore, Map<Position, StringKind>> usual = kinds.usual(instrument.setUp());
+        for (StringOn string : instrument.strings()) {
+            if (string.kind().isUsual()) {
+                StringKind inItsPlace = requireNonNull(usual.getOrDefault(
+                                string.kind().spec().core(),
+                                requireNonNull(usual.get(
+                                        UsualString.likely(instrument.setUp().size()))))
+                        .get(string.position()));
+                fitted.findById(string.fittedId()).orElseThrow().is(inItsPlace.id());
+            }
+        }
+    }
+
+    /**
+     * Puts more of the same kind on the rack: set up alike, with strings of the same kinds. What was measured, read or learned of
+     * the first is not known of them.
+     *
+     * @param id the first
+     * @param names what they are called, one for each
+     * @param since the moment their strings went on, if anybody knows
+     * @return their ids, in the order of their names
+     */
+    @Transactional
+    public List<UUID> copy(UUID id, List<String> names, Optional<Instant> since) {
+        InstrumentEntity first = entity(id);
+        Instrument like = get(id);
+        List<UUID> copies = new ArrayList<>();
+        for (String name : names) {
+            Instant now = clock.instant();
+            UUID copy = instruments.saveAndFlush(first.copy(name, now)).id();
+            events.publishEvent(new InstrumentAdded(copy, name, now));
+            like.strings()
+                    .forEach(string ->
+                            fit(copy, string.position(), string.kind().id(), since.orElse(null), 0, Set.of(), false));
+            copies.add(copy);
+        }
+        return copies;
+    }
+
+    /** Takes an instrument off the rack; what is on record of it stays. */
+    @Transactional
+    public void retire(UUID id) {
+        InstrumentEntity entity = entity(id);
+        if (entity.retiredAt().isEmpty()) {
+            entity.retire(clock.instant());
+            events.publishEvent(new InstrumentRetired(
+                    id, fitted.now(List.of(id)).stream().map(FittedNow::id).toList()));
+        }
+    }
+
+    /** Puts an instrument back on the rack, as it was. */
+    @Transactional
+    public void bringBack(UUID id) {
+        InstrumentEntity entity = entity(id);
+        if (entity.retiredAt().isPresent()) {
+            entity.retire(null);
+            Map<UUID, Instant> fittedAt = new HashMap<>();
+            fitted.now(List.of(id)).stream()
+                    .filter(string -> string.fittedAt() != null)
+                    .forEach(string -> fittedAt.put(string.id(), string.fittedAt()));
+            events.publishEvent(new InstrumentBroughtBack(id, entity.name(), entity.createdAt(), fittedAt));
+        }
+    }
+
+    /**
+     * The instruments that have left the rack, the last first.
+     *
+     * @param from how many come before
+     * @return the part of them that fits on a page
+     */
+    public ListPage<Retired> retired(int from) {
+        ListPage<InstrumentEntity> page =
+                ListPage.of(instruments.findByRetiredAtNotNullOrderByRetiredAtDescIdAsc(ListPage.after(from)));
+        return page.flatMap(entity -> Optional.of(entity.retired()));
+    }
+
+    /** {@return how many have left the rack} */
+    public int retiredCount() {
+        return instruments.countByRetiredAtNotNull();
     }
 
     /**
@@ -507,6 +616,7 @@ public class Instruments implements LogSource {
                 entity.coupling(),
                 entity.stuck(),
                 entity.bands(),
+                entity.retiredAt(),
                 entity.version());
     }
 }

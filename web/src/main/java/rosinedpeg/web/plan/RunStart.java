@@ -17,21 +17,25 @@ import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
+import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 
 /**
  * Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. What a repairer has to
- * see to, or what stops the work, stands in front of it until somebody says that they have looked at it.
+ * see to, or what stops the work, stands in front of it until somebody says that they have looked at it. An instrument that had
+ * left the rack is on it again with its run.
  */
 @Component
 class RunStart {
 
     private final Notes notes;
     private final Benches benches;
+    private final Instruments instruments;
     private final TransactionTemplate transaction;
 
-    RunStart(Notes notes, Benches benches, PlatformTransactionManager transactions) {
+    RunStart(Notes notes, Benches benches, Instruments instruments, PlatformTransactionManager transactions) {
         this.notes = notes;
+        this.instruments = instruments;
         this.benches = benches;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -62,6 +66,7 @@ class RunStart {
                 if (beforehand.asks()) {
                     notes.write(id, told(beforehand), false);
                 }
+                instruments.bringBack(id);
                 return benches.start(id, plan, replacements, reason, keepOld);
             });
         } catch (DataIntegrityViolationException pressedTwice) {

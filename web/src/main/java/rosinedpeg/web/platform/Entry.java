@@ -7,6 +7,7 @@ import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
@@ -58,6 +59,28 @@ public final class Entry {
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
+    }
+
+    /**
+     * Reads how many there are of something.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed
+     * @param least the fewest that are taken
+     * @param most the most that are taken
+     * @return the whole number; empty when it was refused
+     */
+    public static OptionalInt count(Errors errors, String field, String text, int least, int most) {
+        String trimmed = text == null ? "" : text.strip();
+        if (trimmed.matches("\\d{1,9}")) {
+            int count = Integer.parseInt(trimmed);
+            if (count >= least && count <= most) {
+                return OptionalInt.of(count);
+            }
+        }
+        errors.rejectValue(field, "entry.count.range", new Object[] {least, most}, null);
+        return OptionalInt.empty();
     }
 
     /**

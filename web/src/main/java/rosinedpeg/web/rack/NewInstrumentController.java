@@ -3,7 +3,6 @@ package rosinedpeg.web.rack;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
@@ -20,8 +19,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import rosinedpeg.core.figure.Range;
-import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
@@ -30,7 +27,6 @@ import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
-import rosinedpeg.core.setup.Tuning;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
@@ -40,7 +36,6 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
-import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -50,8 +45,6 @@ import rosinedpeg.web.platform.Say;
 /** Puts a new instrument on the rack. */
 @Controller
 class NewInstrumentController {
-
-    private static final Range HOURS_PER_WEEK = new Range(0, 60, Unit.HOUR_PER_WEEK);
 
     /** What is on it, as chosen: nobody knows, or it is said string by string; otherwise the core of its set. */
     private static final String UNKNOWN = "UNKNOWN";
@@ -84,15 +77,15 @@ class NewInstrumentController {
             BindingResult result,
             Model model,
             RedirectAttributes redirect) {
-        Optional<String> name = Entry.text(result, "name", form.name(), 60);
-        OptionalDouble hours = Entry.number(result, "hoursPerWeek", form.hoursPerWeek(), HOURS_PER_WEEK);
-        OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
-        Optional<Size> size = size(form);
+        Optional<String> name = TypedInstrument.name(result, form.name());
+        OptionalDouble hours = TypedInstrument.hoursPerWeek(result, form.hoursPerWeek());
+        Optional<ReferenceA> referenceA = TypedInstrument.referenceA(result, form.referenceA());
+        Optional<Size> size = TypedInstrument.size(form.size());
         if (size.isEmpty()) {
             result.rejectValue("size", "instrument.size.missing");
         }
-        List<Pitch> openStrings =
-                size.map(chosen -> tuning(result, form.tuning(), chosen)).orElse(List.of());
+        List<Pitch> openStrings = size.map(chosen -> TypedInstrument.tuning(result, form.tuning(), chosen))
+                .orElse(List.of());
         Optional<Instant> since = strungSince.read(result, "since", form.since());
         Optional<StringCore> ofSet = size.flatMap(chosen -> UsualString.cores(chosen).stream()
                 .filter(core -> core.name().equals(form.strung()))
@@ -110,7 +103,7 @@ class NewInstrumentController {
                 name.orElseThrow(),
                 size.orElseThrow(),
                 form.leftHanded(),
-                new ReferenceA(referenceA.orElseThrow()),
+                referenceA.orElseThrow(),
                 openStrings,
                 tailEnds(form.firstTuner(), openStrings.size()),
                 pegs(form, size.orElseThrow()),
@@ -133,42 +126,8 @@ class NewInstrumentController {
         return "redirect:/instruments/" + id;
     }
 
-    private static Optional<Size> size(InstrumentForm form) {
-        String[] size = form.size().split(" ", 2);
-        return Arrays.stream(Family.values())
-                .filter(family -> family.name().equals(size[0]) && size.length > 1)
-                .flatMap(family -> Size.of(family).stream())
-                .filter(one -> one.code().equals(size[1]))
-                .findFirst();
-    }
-
     private static PegKind pegs(InstrumentForm form, Size size) {
         return form.pegs() == null ? size.family().usualPegs() : form.pegs();
-    }
-
-    /** {@return the pitches that were typed, from I down; the family's own when nothing was} */
-    private static List<Pitch> tuning(BindingResult result, String typed, Size size) {
-        if (typed.isBlank()) {
-            return size.family().openStrings();
-        }
-        List<Pitch> pitches = new ArrayList<>();
-        try {
-            for (String spelling : typed.strip().split("[\\s,]+")) {
-                pitches.add(Pitch.of(spelling));
-            }
-        } catch (IllegalArgumentException notAPitch) {
-            result.rejectValue("tuning", "instrument.tuning.spelling");
-            return List.of();
-        }
-        Tuning.fault(size.family(), pitches)
-                .ifPresent(fault -> result.rejectValue(
-                        "tuning",
-                        fault.kind() == Tuning.Kind.FAR_FROM_USUAL
-                                ? "instrument.tuning.far"
-                                : "instrument.tuning.order",
-                        new Object[] {fault.position(), Tuning.MOST_SEMITONES_OFF},
-                        null));
-        return pitches;
     }
 
     private static List<TailEnd> tailEnds(TailEnd first, int strings) {
@@ -183,8 +142,8 @@ class NewInstrumentController {
         for (Family family : Family.values()) {
             sizes.addAll(Size.of(family));
         }
-        Size size = size(form).orElse(sizes.get(0));
-        List<Pitch> openStrings = tuning(new MapBindingResult(Map.of(), "form"), form.tuning(), size);
+        Size size = TypedInstrument.size(form.size()).orElse(sizes.get(0));
+        List<Pitch> openStrings = TypedInstrument.tuning(new MapBindingResult(Map.of(), "form"), form.tuning(), size);
         SetUp setUp = new SetUp(
                 size,
                 form.leftHanded(),

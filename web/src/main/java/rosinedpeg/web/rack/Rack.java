@@ -29,7 +29,10 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentAdded;
+import rosinedpeg.web.instrument.InstrumentBroughtBack;
+import rosinedpeg.web.instrument.InstrumentEdited;
 import rosinedpeg.web.instrument.InstrumentEvent;
+import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.platform.ListPage;
@@ -96,6 +99,7 @@ class Rack {
                 all,
                 all > ListPage.MOST,
                 places.countUpTo(Need.lastThatWantsHands()),
+                instruments.retiredCount(),
                 diary.toCome());
     }
 
@@ -104,6 +108,12 @@ class Rack {
     void outdate(InstrumentEvent event) {
         if (event instanceof InstrumentAdded added) {
             places.save(new RackPlaceEntity(added.instrumentId(), added.name(), added.at()));
+        } else if (event instanceof InstrumentBroughtBack back) {
+            places.save(new RackPlaceEntity(back.instrumentId(), back.name(), back.arrivedAt()));
+        } else if (event instanceof InstrumentRetired) {
+            places.deleteById(event.instrumentId());
+        } else if (event instanceof InstrumentEdited edited) {
+            places.findById(event.instrumentId()).ifPresent(place -> place.rename(edited.name()));
         } else {
             places.outdate(event.instrumentId(), Instant.EPOCH);
         }

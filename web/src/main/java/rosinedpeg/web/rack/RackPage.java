@@ -12,7 +12,14 @@ import rosinedpeg.web.platform.ListPage;
  * @param all how many instruments there are, shown or not
  * @param searchable whether those are so many that one is looked for by its name
  * @param wantHands how many of them want hands
+ * @param retired how many have left the rack
  * @param occasions what the strings have to be ready for, soonest first
  */
 record RackPage(
-        ListPage<RackRow> part, String find, int all, boolean searchable, int wantHands, List<Occasion> occasions) {}
+        ListPage<RackRow> part,
+        String find,
+        int all,
+        boolean searchable,
+        int wantHands,
+        int retired,
+        List<Occasion> occasions) {}

@@ -31,9 +31,19 @@ class RackPlaceEntity {
 
     RackPlaceEntity(UUID instrumentId, String name, Instant arrivedAt) {
         this.instrumentId = instrumentId;
-        this.name = name.toLowerCase(Locale.ROOT);
+        this.name = inSmallLetters(name);
         this.arrivedAt = arrivedAt;
         take(Need.NO_STRINGS, Instant.EPOCH);
+    }
+
+    private static String inSmallLetters(String name) {
+        return name.toLowerCase(Locale.ROOT);
+    }
+
+    /** It is called that now, and its place has to be worked out again. */
+    void rename(String now) {
+        name = inSmallLetters(now);
+        holdsUntil = Instant.EPOCH;
     }
 
     UUID instrumentId() {

@@ -21,6 +21,8 @@ import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.web.instrument.InstrumentBroughtBack;
+import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringFitted;
@@ -101,6 +103,23 @@ public class Settlings {
     @EventListener
     void fitted(StringFitted string) {
         string.fittedAt().ifPresent(at -> kept.save(new SettlingStringEntity(string.fittedId(), at)));
+    }
+
+    /** Nobody tunes what has left the rack. */
+    @EventListener
+    void retired(InstrumentRetired instrument) {
+        kept.deleteAllById(instrument.fittedIds());
+    }
+
+    /** What is on the rack again is watched again, where its strings are young enough. */
+    @EventListener
+    void broughtBack(InstrumentBroughtBack instrument) {
+        Instant settled = clock.instant().minus(SETTLED_AFTER);
+        instrument.fittedAt().forEach((fittedId, at) -> {
+            if (at.isAfter(settled)) {
+                kept.save(new SettlingStringEntity(fittedId, at));
+            }
+        });
     }
 
     /** What has come off settles no more. */
