@@ -19,6 +19,8 @@ public record StringMake(StringCore core, Winding winding, double tensionN, doub
 
     /** How far the thickness follows the pitch; a heavier winding does the rest. */
     private static final double THICKNESS_BY_PITCH = -2.0 / 3;
+    /** A string is another, lower one from so much of the frequency on. */
+    private static final double LOWER = 0.9;
 
     /**
      * Checks every part.
@@ -55,8 +57,10 @@ public record StringMake(StringCore core, Winding winding, double tensionN, doub
 
     /** The same for a frequency that is so many times as high. */
     StringMake forFrequency(double times) {
+        // Steel all through is not heavy enough for a string far below the others: it would have to be thicker still.
+        Winding heavier = winding == Winding.STEEL && times < LOWER ? Winding.TUNGSTEN : winding;
         return new StringMake(
-                core, winding, tensionN, diameterMm * Math.pow(times, THICKNESS_BY_PITCH), axialStiffnessN);
+                core, heavier, tensionN, diameterMm * Math.pow(times, THICKNESS_BY_PITCH), axialStiffnessN);
     }
 
     /** At pitch a plastic core is stretched by some 3.3 %, steel ropes by some 1.2 %; gut gives way more easily than plastic. */
