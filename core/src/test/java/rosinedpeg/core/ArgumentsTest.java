@@ -513,6 +513,7 @@ class ArgumentsTest {
         open.add(BenchLedger.fold(plan, ledger));
         open.add(Examples.violinSet());
         open.add(Examples.VIOLIN);
+        open.add(Examples.PACKET);
         open.add(new StringMake(StringCore.SYNTHETIC, Winding.SILVER, 50, 0.8, 1500));
         open.add(plan.tensionsAfterN());
         open.addAll(Arrays.asList(Family.values()));

@@ -23,6 +23,8 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
+import rosinedpeg.core.usual.Packet;
+import rosinedpeg.core.usual.Pull;
 
 /** A full-size violin with a usual set, for tests. */
 public final class Examples {
@@ -30,6 +32,22 @@ public final class Examples {
     public static final SetUp VIOLIN = SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4"));
 
     private Examples() {}
+
+    /** An A string of which a packet gives the tension. */
+    public static final Packet PACKET = new Packet(
+            Size.of(Family.VIOLIN, "4/4"),
+            Position.II,
+            Pitch.of("A4"),
+            StringCore.SYNTHETIC,
+            Winding.ALUMINIUM,
+            StringEnd.BALL,
+            Optional.of(328.0),
+            new Pull.OfTension(54),
+            Optional.of(0.68),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
 
     public static Map<Position, StringSpec> violinSet() {
         Map<Position, StringSpec> set = new EnumMap<>(Position.class);

@@ -45,6 +45,7 @@ class PacketTest {
                 diameterMm,
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -179,6 +180,7 @@ class PacketTest {
                 Optional.empty(),
                 new Pull.Weighed(1.5, 560, 1),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of(60.0),
                 Optional.of(380.0),
                 Optional.of(560.0));
@@ -201,6 +203,7 @@ class PacketTest {
                         StringEnd.KNOT,
                         Optional.empty(),
                         NOTHING,
+                        Optional.empty(),
                         Optional.empty(),
                         Optional.empty(),
                         Optional.empty(),

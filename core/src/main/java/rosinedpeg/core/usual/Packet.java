@@ -43,6 +43,7 @@ import rosinedpeg.core.strings.Winding;
  * @param designLengthMm the vibrating length it is made for, 180 to 1200 mm, if it is known
  * @param pull how hard it pulls
  * @param diameterMm 0.15 to 4 mm, if it is known
+ * @param axialStiffnessN what would stretch it to double its length, 500 to 80 000 N, where a maker says so
  * @param tailSilkEndMm from the ball to the end of the tail silk, if it was measured
  * @param topSilkStartMm from the ball to the start of the top silk, if it was measured
  * @param totalLengthMm from the ball to the tip, if it was measured
@@ -57,6 +58,7 @@ public record Packet(
         Optional<Double> designLengthMm,
         Pull pull,
         Optional<Double> diameterMm,
+        Optional<Double> axialStiffnessN,
         Optional<Double> tailSilkEndMm,
         Optional<Double> topSilkStartMm,
         Optional<Double> totalLengthMm) {
@@ -81,6 +83,7 @@ public record Packet(
         requireNonNull(end, "end");
         requireNonNull(pull, "pull");
         designLengthMm.ifPresent(mm -> StringSpec.DESIGN_LENGTH.require("designLengthMm", mm));
+        axialStiffnessN.ifPresent(newton -> StringSpec.AXIAL_STIFFNESS.require("axialStiffnessN", newton));
         diameterMm.ifPresent(mm -> StringSpec.DIAMETER.require("diameterMm", mm));
         tailSilkEndMm.ifPresent(mm -> FROM_BALL.require("tailSilkEndMm", mm));
         topSilkStartMm.ifPresent(mm -> FROM_BALL.require("topSilkStartMm", mm));
@@ -122,7 +125,7 @@ public record Packet(
      * @throws rosinedpeg.core.figure.OutOfRangeException when what follows is no string that is taken
      */
     public StringSpec string() {
-        Set<StringFigure> assumed = EnumSet.of(StringFigure.AXIAL_STIFFNESS);
+        Set<StringFigure> assumed = EnumSet.noneOf(StringFigure.class);
         SetUp setUp = setUp();
         StringSpec usual = usual(setUp);
         double lengthMm = or(designLengthMm, size.vibratingLengthMm(), StringFigure.DESIGN_LENGTH, assumed);
@@ -133,8 +136,16 @@ public record Packet(
         double stiffnessN = isBare()
                 ? youngModulusNMm2() * Math.PI / 4 * thicknessMm * thicknessMm
                 : usual.axialStiffnessN() * tensionN / usual.tensionN();
-        StringMake make =
-                new StringMake(core, winding, tensionN, thicknessMm, StringSpec.AXIAL_STIFFNESS.clamp(stiffnessN));
+        StringMake make = new StringMake(
+                core,
+                winding,
+                tensionN,
+                thicknessMm,
+                or(
+                        axialStiffnessN,
+                        StringSpec.AXIAL_STIFFNESS.clamp(stiffnessN),
+                        StringFigure.AXIAL_STIFFNESS,
+                        assumed));
         StringSpec cut = UsualString.cut(setUp, position, pitch, make, end);
         return new StringSpec(
                 position,

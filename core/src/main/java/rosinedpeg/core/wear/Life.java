@@ -1,7 +1,9 @@
 package rosinedpeg.core.wear;
 
+import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
@@ -15,8 +17,9 @@ import rosinedpeg.core.strings.Winding;
  *
  * @param hours played, 10 to 10 000 h
  * @param months on the instrument, 1 to 240
+ * @param origin measured where whoever uses such strings has found it, default otherwise
  */
-public record Life(double hours, double months) {
+public record Life(double hours, double months, Origin origin) {
 
     /** Allowed hours. */
     public static final Range HOURS = new Range(10, 10_000, Unit.HOUR);
@@ -29,9 +32,15 @@ public record Life(double hours, double months) {
      * @throws rosinedpeg.core.figure.OutOfRangeException when one is outside its range
      */
     public Life {
+        requireNonNull(origin, "origin");
         requireFinite("hours", hours);
         HOURS.require("lifeHours", hours);
         MONTHS.require("lifeMonths", months);
+    }
+
+    /** A default life. */
+    public Life(double hours, double months) {
+        this(hours, months, Origin.DEFAULT);
     }
 
     /** {@return the default life of such a string on such an instrument} */

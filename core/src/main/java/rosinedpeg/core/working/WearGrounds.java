@@ -68,14 +68,14 @@ public record WearGrounds(
                         value -> new WearGrounds(hoursBefore, ageHours, hoursPerWeek, value, life, demandShare)),
                 Ingredient.of(
                         What.Other.of(What.Part.LIFE_HOURS),
-                        Figure.byDefault(life.hours(), Unit.HOUR),
+                        new Figure(life.hours(), Unit.HOUR, life.origin()),
                         Life.HOURS,
-                        value -> withLife(new Life(value, life.months()))),
+                        value -> withLife(new Life(value, life.months(), life.origin()))),
                 Ingredient.of(
                         What.Other.of(What.Part.LIFE_MONTHS),
-                        Figure.byDefault(life.months(), Unit.MONTH),
+                        new Figure(life.months(), Unit.MONTH, life.origin()),
                         Life.MONTHS,
-                        value -> withLife(new Life(life.hours(), value))),
+                        value -> withLife(new Life(life.hours(), value, life.origin()))),
                 Ingredient.unbounded(
                         What.Other.of(What.Part.DEMAND),
                         Figure.byDefault(demandShare, Unit.SHARE),

@@ -78,11 +78,11 @@ class InventedStrings {
     }
 
     Map<Position, StringKind> halfViolin(String line) {
-        return small(line, "1/2");
+        return small(line, "1/2", 62);
     }
 
     Map<Position, StringKind> quarterViolin(String line) {
-        return small(line, "1/4");
+        return small(line, "1/4", 50);
     }
 
     Map<Position, StringKind> viola(String line) {
@@ -118,14 +118,14 @@ class InventedStrings {
                 spec(bass, 4, ROPE_STEEL, STEEL, StringEnd.BALL, 290, 2.55, 30_000));
     }
 
-    private Map<Position, StringKind> small(String line, String size) {
+    private Map<Position, StringKind> small(String line, String size, double firstN) {
         SetUp small = SetUp.unmeasured(Size.of(Family.VIOLIN, size));
         return set(
                 TIDEWICK,
                 line,
-                spec(small, 1, PLAIN_STEEL, NONE, StringEnd.BALL, 62, 0.26, 10_600),
+                spec(small, 1, PLAIN_STEEL, NONE, StringEnd.BALL, firstN, 0.26, 10_600),
                 spec(small, 2, ROPE_STEEL, ALUMINIUM, StringEnd.BALL, 48, 0.60, 5200),
-                spec(small, 3, ROPE_STEEL, STEEL, StringEnd.BALL, 40, 0.72, 5200),
+                spec(small, 3, ROPE_STEEL, STEEL, StringEnd.BALL, 40, 0.66, 5200),
                 spec(small, 4, ROPE_STEEL, STEEL, StringEnd.BALL, 41, 0.80, 5400));
     }
 

@@ -1,6 +1,9 @@
 package rosinedpeg.web.drawer;
 
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.strings.StringFigure;
+import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -21,6 +24,16 @@ public class KindWords {
         return kind.isUsual()
                 ? words.say("kind.usual", words.say("core." + kind.spec().core()))
                 : kind.maker() + " " + kind.line();
+    }
+
+    /** {@return where one of its figures comes from} */
+    public Origin origin(StringSpec spec, StringFigure figure) {
+        return spec.origin(figure);
+    }
+
+    /** {@return a figure of a doubt} */
+    public String figure(double value) {
+        return TypedPacket.figure(value);
     }
 
     /** {@return the same with its end and its tension, as it is offered to be chosen} */

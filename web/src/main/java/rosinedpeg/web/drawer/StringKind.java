@@ -1,8 +1,12 @@
 package rosinedpeg.web.drawer;
 
+import java.util.Comparator;
+import java.util.Optional;
 import java.util.UUID;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.wear.Life;
 
 /**
  * A kind of string as the workshop knows it. {@link KindWords} says what it is called.
@@ -13,8 +17,24 @@ import rosinedpeg.core.strings.StringSpec;
  * @param line what the maker calls it; for a usual one what tells it from others
  * @param family the instruments it is for
  * @param spec its figures
+ * @param size the size it is made for, as 4/4, where that was said
+ * @param note what somebody notes of it
+ * @param price what it costs, if it is known
+ * @param life how long it was found to last, if it is known
+ * @param version how often it has been changed, which a form that changes it sends along
  */
-public record StringKind(UUID id, Source source, String maker, String line, Family family, StringSpec spec) {
+public record StringKind(
+        UUID id,
+        Source source,
+        String maker,
+        String line,
+        Family family,
+        StringSpec spec,
+        Optional<String> size,
+        String note,
+        Optional<Price> price,
+        Optional<Life> life,
+        int version) {
 
     /** Who says what a kind of string is. */
     public enum Source {
@@ -22,6 +42,20 @@ public record StringKind(UUID id, Source source, String maker, String line, Fami
         PACKET,
         /** Nobody: it is as such strings usually are. */
         USUAL
+    }
+
+    /** {@return how long it lasts: as it was found, or as such strings usually do} */
+    public Life lasts() {
+        return life.orElseGet(() -> Life.usual(family, spec));
+    }
+
+    /** {@return the size it is made for; where that was not said, the one of its family that is nearest in length} */
+    public Size madeFor() {
+        return size.map(code -> Size.of(family, code))
+                .orElseGet(() -> Size.of(family).stream()
+                        .min(Comparator.comparingDouble(
+                                one -> Math.abs(one.vibratingLengthMm() - spec.designLengthMm())))
+                        .orElseThrow());
     }
 
     /** {@return whether every figure of it is only what is usual} */

@@ -6,14 +6,18 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
+import org.jspecify.annotations.Nullable;
+import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
@@ -22,10 +26,10 @@ import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
+import rosinedpeg.core.wear.Life;
 
-/** A row of the kinds of string. It never changes; what was put on was of it. */
+/** A row of the kinds of string. A usual one never changes. */
 @Entity
-@Immutable
 @Table(name = "string_kind")
 class StringKindEntity {
 
@@ -74,6 +78,18 @@ class StringKindEntity {
     private double topSilkStartMm;
     private double totalLengthMm;
     private List<String> assumed;
+    private @Nullable String size;
+    private String note = "";
+    private @Nullable BigDecimal price;
+
+    @JdbcTypeCode(SqlTypes.CHAR)
+    private @Nullable String currency;
+
+    private @Nullable Double lifeHours;
+    private @Nullable Double lifeMonths;
+
+    @Version
+    private int version;
 
     protected StringKindEntity() {}
 
@@ -83,6 +99,53 @@ class StringKindEntity {
         this.maker = maker;
         this.line = line;
         this.family = family;
+        this.position = spec.position();
+        this.core = spec.core();
+        this.winding = spec.winding();
+        this.stringEnd = spec.end();
+        this.nominalMidi = spec.nominalPitch().midi();
+        this.designLengthMm = spec.designLengthMm();
+        this.tensionN = spec.tensionN();
+        this.diameterMm = spec.diameterMm();
+        this.axialStiffnessN = spec.axialStiffnessN();
+        this.tailSilkEndMm = spec.tailSilkEndMm();
+        this.topSilkStartMm = spec.topSilkStartMm();
+        this.totalLengthMm = spec.totalLengthMm();
+        this.assumed =
+                new ArrayList<>(spec.assumed().stream().map(Enum::name).sorted().toList());
+    }
+
+    StringKindEntity(Packaged packaged) {
+        this(
+                StringKind.Source.PACKET,
+                packaged.maker(),
+                packaged.line(),
+                packaged.size().family(),
+                packaged.spec());
+        describe(packaged);
+    }
+
+    /** It is as that says. */
+    final void describe(Packaged packaged) {
+        this.maker = packaged.maker();
+        this.line = packaged.line();
+        this.family = packaged.size().family();
+        this.size = packaged.size().code();
+        this.note = packaged.note();
+        Price asked = packaged.price();
+        this.price = asked == null ? null : asked.amount();
+        this.currency = asked == null ? null : asked.currency();
+        Life found = packaged.life();
+        this.lifeHours = found == null ? null : found.hours();
+        this.lifeMonths = found == null ? null : found.months();
+        figures(packaged.spec());
+    }
+
+    int version() {
+        return version;
+    }
+
+    private void figures(StringSpec spec) {
         this.position = spec.position();
         this.core = spec.core();
         this.winding = spec.winding();
@@ -119,6 +182,13 @@ class StringKindEntity {
                         tailSilkEndMm,
                         topSilkStartMm,
                         totalLengthMm,
-                        assumed.stream().map(StringFigure::valueOf).collect(Collectors.toUnmodifiableSet())));
+                        assumed.stream().map(StringFigure::valueOf).collect(Collectors.toUnmodifiableSet())),
+                Optional.ofNullable(size),
+                note,
+                price == null || currency == null ? Optional.empty() : Optional.of(new Price(price, currency)),
+                lifeHours == null || lifeMonths == null
+                        ? Optional.empty()
+                        : Optional.of(new Life(lifeHours, lifeMonths, Origin.MEASURED)),
+                version);
     }
 }

@@ -11,6 +11,9 @@ interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
 
     List<StringKindEntity> findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(Family family);
 
+    List<StringKindEntity> findBySourceOrderByFamilyAscMakerAscLineAscDesignLengthMmDescPositionAscStringEndAsc(
+            StringKind.Source source);
+
     List<StringKindEntity> findByFamilyAndSource(Family family, StringKind.Source source);
 
     /** Until the transaction is over nobody else lays out usual kinds. */

@@ -11,6 +11,8 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.setup.Family;
@@ -19,6 +21,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.usual.UsualString;
+import rosinedpeg.web.platform.NotFoundException;
 
 /** The kinds of string of the workshop. */
 @Service
@@ -91,6 +94,67 @@ public class StringKinds {
         String toldApart = spec.core() + " " + spec.nominalPitch().spelling() + ", " + Math.round(spec.totalLengthMm());
         return kinds.save(new StringKindEntity(StringKind.Source.USUAL, "", toldApart, setUp.family(), spec))
                 .view();
+    }
+
+    /** {@return the kinds that somebody entered, family by family, maker by maker} */
+    public List<StringKind> entered() {
+        return kinds
+                .findBySourceOrderByFamilyAscMakerAscLineAscDesignLengthMmDescPositionAscStringEndAsc(
+                        StringKind.Source.PACKET)
+                .stream()
+                .map(StringKindEntity::view)
+                .sorted(Comparator.comparing(StringKind::family))
+                .toList();
+    }
+
+    /**
+     * A kind that somebody entered.
+     *
+     * @throws NotFoundException when this workshop has none with that id
+     */
+    public StringKind entered(UUID id) {
+        return entity(id).view();
+    }
+
+    private StringKindEntity entity(UUID id) {
+        return kinds.findById(id)
+                .filter(kind -> !kind.view().isUsual())
+                .orElseThrow(() -> new NotFoundException("kind of string " + id));
+    }
+
+    /** Adds kinds, all of them or none. */
+    @Transactional
+    public void add(List<Packaged> packaged) {
+        kinds.saveAllAndFlush(packaged.stream().map(StringKindEntity::new).toList());
+    }
+
+    /**
+     * Puts right what is on record of a kind.
+     *
+     * @param id the kind
+     * @param seen the {@link StringKind#version()} that whoever changes it has seen
+     * @param packaged how it is
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
+    @Transactional
+    public void change(UUID id, int seen, Packaged packaged) {
+        StringKindEntity entity = entity(id);
+        if (entity.version() != seen) {
+            throw new OptimisticLockingFailureException("kind of string " + id + " has been changed meanwhile");
+        }
+        entity.describe(packaged);
+        kinds.flush();
+    }
+
+    /**
+     * Takes out a kind that was never put on anything.
+     *
+     * @throws DataIntegrityViolationException when a string of it is on record
+     */
+    @Transactional
+    public void remove(UUID id) {
+        kinds.delete(entity(id));
+        kinds.flush();
     }
 
     /** Adds a kind. */

@@ -571,12 +571,7 @@ public class Instruments implements LogSource {
         return on.stream()
                 .sorted(Comparator.comparing(FittedNow::position))
                 .map(string -> StringOn.of(
-                        string,
-                        requireNonNull(kindsById.get(string.kindId())),
-                        one.family(),
-                        one.hoursPerWeek(),
-                        one.demand(),
-                        now))
+                        string, requireNonNull(kindsById.get(string.kindId())), one.hoursPerWeek(), one.demand(), now))
                 .toList();
     }
 

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
-import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
@@ -43,9 +42,8 @@ public record StringOn(
         double monthsLeft,
         int version) {
 
-    static StringOn of(
-            FittedNow fitted, StringKind kind, Family family, double hoursPerWeek, Demand demand, Instant now) {
-        Life life = Life.usual(family, kind.spec());
+    static StringOn of(FittedNow fitted, StringKind kind, double hoursPerWeek, Demand demand, Instant now) {
+        Life life = kind.lasts();
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);

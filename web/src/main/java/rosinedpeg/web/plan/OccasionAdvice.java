@@ -6,9 +6,8 @@ import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringSpec;
-import rosinedpeg.core.wear.Life;
 import rosinedpeg.web.diary.Occasion;
+import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.instrument.Instrument;
 
 /**
@@ -22,7 +21,7 @@ import rosinedpeg.web.instrument.Instrument;
 record OccasionAdvice(Occasion occasion, Instant latest, Position first, boolean inTime) {
 
     static List<OccasionAdvice> of(
-            List<Occasion> occasions, Instrument instrument, Map<Position, StringSpec> replacements, Instant now) {
+            List<Occasion> occasions, Instrument instrument, Map<Position, StringKind> replacements, Instant now) {
         return occasions.stream()
                 .map(occasion -> replacements.entrySet().stream()
                         .map(entry -> {
@@ -34,10 +33,10 @@ record OccasionAdvice(Occasion occasion, Instant latest, Position first, boolean
                 .toList();
     }
 
-    private static ChangeWindow window(Occasion occasion, Instrument instrument, StringSpec string) {
+    private static ChangeWindow window(Occasion occasion, Instrument instrument, StringKind string) {
         return ChangeWindow.of(
-                string.core(),
-                Life.usual(instrument.setUp().family(), string),
+                string.spec().core(),
+                string.lasts(),
                 instrument.hoursPerWeek(),
                 occasion.steadiness(),
                 occasion.beginsAt());

@@ -221,9 +221,7 @@ class PlanController {
                 several ? check.judgeTogether(replacements) : Optional.empty(),
                 request.map(ChangePlanner::plan).map(plan -> Course.of(plan, habits.kit(), chosen)),
                 request.filter(there -> several).map(this::comparison),
-                request.isEmpty()
-                        ? List.of()
-                        : OccasionAdvice.of(diary.toCome(), instrument, replacements, clock.instant()));
+                request.isEmpty() ? List.of() : OccasionAdvice.of(diary.toCome(), instrument, chosen, clock.instant()));
     }
 
     /** What the form does not say, or says of another instrument, is as it is on this one. */

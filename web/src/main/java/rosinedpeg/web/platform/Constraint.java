@@ -8,6 +8,8 @@ import org.springframework.dao.DataIntegrityViolationException;
 public enum Constraint {
     /** Two instruments of a workshop have the same name. */
     INSTRUMENT_NAME,
+    /** Two kinds of string of a workshop are the same. */
+    STRING_KIND_ONCE,
     /** Two runs of an instrument are open. */
     ONE_OPEN_RUN_FOR_AN_INSTRUMENT,
     /** A measuring sheet was sent twice. */

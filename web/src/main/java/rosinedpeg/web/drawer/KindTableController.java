@@ -1,0 +1,151 @@
+package rosinedpeg.web.drawer;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+
+import java.io.IOException;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.multipart.MultipartFile;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
+
+/** Kinds of string as a table, out and in. */
+@Controller
+class KindTableController {
+
+    private final StringKinds kinds;
+    private final KindImport imports;
+    private final Words words;
+
+    KindTableController(StringKinds kinds, KindImport imports, Words words) {
+        this.kinds = kinds;
+        this.imports = imports;
+        this.words = words;
+    }
+
+    /** The kinds as a table; a mark at its front tells spreadsheets that it is in Unicode. */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/strings/table.csv")
+    ResponseEntity<byte[]> table() {
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename(words.say("kinds.table.file") + ".csv")
+                                .build()
+                                .toString())
+                .body(("\ufeff" + KindTable.write(kinds.entered())).getBytes(UTF_8));
+    }
+
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/strings/import")
+    String ask(Model model) {
+        return ask(model, Optional.empty());
+    }
+
+    private static String ask(Model model, Optional<String> wrong) {
+        Page.lay(
+                new AskPage(KindTable.Column.values(), KindTable.MOST_ROWS, KindTable.LARGEST_BYTES / 1000, wrong),
+                model);
+        return "drawer/import";
+    }
+
+    /** Reads a file as far as it has to be read to be shown. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/strings/import")
+    String keep(@RequestParam(required = false) @Nullable MultipartFile file, Model model) throws IOException {
+        if (file == null || file.isEmpty()) {
+            return ask(model, Optional.of(words.say("kinds.import.empty")));
+        }
+        if (file.getSize() > KindTable.LARGEST_BYTES) {
+            return ask(model, Optional.of(words.say("kinds.import.large", KindTable.LARGEST_BYTES / 1000)));
+        }
+        Optional<String> text = KindTable.text(file.getBytes());
+        if (text.isEmpty()) {
+            return ask(model, Optional.of(words.say("kinds.import.noText")));
+        }
+        KindTable.Read read = KindTable.read(text.get());
+        if (read.refusal().isPresent()) {
+            return ask(
+                    model,
+                    Optional.of(words.say(read.refusal().get(), read.told().toArray())));
+        }
+        return "redirect:/strings/import/" + imports.keep(text.get());
+    }
+
+    /** Shows what each row of a file that waits would do. */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/strings/import/{id}")
+    String preview(@PathVariable UUID id, Model model, RedirectAttributes redirect) {
+        Optional<KindImport.Preview> preview = imports.preview(id);
+        if (preview.isEmpty()) {
+            redirect.addFlashAttribute("notice", "kinds.import.gone");
+            return "redirect:/strings";
+        }
+        Page.lay(new PreviewPage(id, preview.get()), model);
+        return "drawer/preview";
+    }
+
+    /** Takes in all of a file that was shown, or nothing. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/strings/import/{id}")
+    String take(@PathVariable UUID id, RedirectAttributes redirect) {
+        Optional<Integer> added;
+        try {
+            added = imports.take(id);
+        } catch (DataIntegrityViolationException complaint) {
+            if (!Constraint.STRING_KIND_ONCE.isViolatedBy(complaint)) {
+                throw complaint;
+            }
+            // Somebody entered one of them in the same moment: what the file does now is shown anew.
+            added = Optional.empty();
+        }
+        if (added.isEmpty()) {
+            return "redirect:/strings/import/" + id;
+        }
+        redirect.addFlashAttribute("notice", added.get() == 0 ? "kinds.import.gone" : "kinds.import.done");
+        redirect.addFlashAttribute("noticeOf", added.get());
+        return "redirect:/strings";
+    }
+
+    /**
+     * The page that asks for a file.
+     *
+     * @param columns what can stand in it
+     * @param mostRows how many rows it may have
+     * @param largestKilobytes how large it may be
+     * @param wrong what was wrong with the one that was sent
+     */
+    record AskPage(KindTable.Column[] columns, int mostRows, int largestKilobytes, Optional<String> wrong) {}
+
+    /**
+     * What a file would do.
+     *
+     * @param id where it waits
+     * @param preview that
+     */
+    record PreviewPage(UUID id, KindImport.Preview preview) {
+
+        /** {@return the columns that are shown} */
+        public KindTable.Column[] columns() {
+            return KindTable.Column.values();
+        }
+    }
+}
