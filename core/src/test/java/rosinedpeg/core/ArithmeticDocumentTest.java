@@ -43,11 +43,15 @@ import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Tension;
+import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.tailpiece.TailpieceMass;
+import rosinedpeg.core.usual.Packet;
+import rosinedpeg.core.usual.Pull;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
@@ -80,6 +84,18 @@ class ArithmeticDocumentTest {
             Map.entry(
                     "halfSizeTensionN",
                     a -> usual("1/2", Position.II, StringCore.SYNTHETIC, a[0]).tensionN()),
+            Map.entry(
+                    "bareSteelTensionN",
+                    a -> bareSteel(new Pull.OfGauge(Pull.Gauge.MEDIUM), a[0])
+                            .string()
+                            .tensionN()),
+            Map.entry(
+                    "weighedTensionN",
+                    a -> lowest(new Pull.Weighed(a[0], a[1], 0.1)).tensionN()),
+            Map.entry("meanDensityKgM3", a -> {
+                Packet packet = bareSteel(new Pull.OfTension(a[0]), a[1]);
+                return packet.doubts(packet.string()).get(0).found();
+            }),
             Map.entry("fifthStringMm", a -> fifth(a[0]).diameterMm()),
             Map.entry("plainSteelBreaksAtN", a -> plainSteel(a[0]).breakingTensionN()),
             Map.entry("centsToBreaking", a -> plainSteel(a[0]).centsToBreaking(a[1])),
@@ -185,6 +201,33 @@ class ArithmeticDocumentTest {
     private static StringSpec usual(String size, Position position, StringCore core, double fullN) {
         assertThat(UsualString.of(Examples.VIOLIN, position).tensionN()).isEqualTo(fullN);
         return UsualString.of(SetUp.unmeasured(Size.of(Family.VIOLIN, size)), position, core);
+    }
+
+    private static Packet bareSteel(Pull pull, double diameterMm) {
+        return packet(Position.I, StringCore.PLAIN_STEEL, Winding.NONE, pull, Optional.of(diameterMm));
+    }
+
+    private static StringSpec lowest(Pull pull) {
+        return packet(Position.IV, StringCore.SYNTHETIC, Winding.SILVER, pull, Optional.empty())
+                .string();
+    }
+
+    private static Packet packet(
+            Position position, StringCore core, Winding winding, Pull pull, Optional<Double> diameterMm) {
+        return new Packet(
+                Size.of(Family.VIOLIN, "4/4"),
+                position,
+                Packet.usualPitch(Family.VIOLIN, position),
+                core,
+                winding,
+                StringEnd.BALL,
+                Optional.empty(),
+                pull,
+                diameterMm,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     private static StringSpec fifth(double fourthMm) {

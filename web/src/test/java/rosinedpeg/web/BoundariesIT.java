@@ -230,6 +230,8 @@ class BoundariesIT extends RunningApplication {
     @ParameterizedTest
     @CsvSource({
         "/people, role, EMPEROR",
+        "/strings/new, core, UNOBTAINABLE",
+        "/instruments/{id}/edit, version, latest",
         "/instruments/new, demand, NEVER",
         "/instruments/{id}/notes, refer, perhaps",
         "/instruments/{id}/strings/II/found, kind, rope",

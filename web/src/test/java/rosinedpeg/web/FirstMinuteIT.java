@@ -197,7 +197,13 @@ class FirstMinuteIT extends InBrowser {
                     "/instruments/" + violin + "/symptoms?symptom=SLIPS&no=1",
                     "/instruments/" + violin + "/symptoms?symptom=DULL&no=2&found=true",
                     "/instruments/" + violin + "/strings/II",
+                    "/instruments/" + violin + "/edit",
+                    "/instruments/" + violin + "/copy",
                     "/instruments/new",
+                    "/instruments/retired",
+                    "/strings",
+                    "/strings/new?maker=Harrow&line=Tarn&known=GAUGE",
+                    "/strings/import",
                     "/people",
                     "/password")) {
                 page.navigate(path);

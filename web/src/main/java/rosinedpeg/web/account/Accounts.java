@@ -3,6 +3,7 @@ package rosinedpeg.web.account;
 import static java.util.Objects.requireNonNull;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
@@ -153,8 +154,41 @@ public class Accounts implements UserDetailsService {
         database.sql("update account set password_hash = ?, version = version + 1 where id = ?")
                 .params(encoded(password), account.accountId())
                 .update();
+        endOtherSessions(account, sessionToKeep);
+    }
+
+    /** Gives somebody of a workshop another password, and ends every session of theirs. */
+    @Transactional
+    void setPassword(UUID workshopId, UUID accountId, String password) {
+        int rows = database.sql("update account set password_hash = ?, version = version + 1"
+                        + " where id = ? and workshop_id = ?")
+                .params(encoded(password), accountId, workshopId)
+                .update();
+        if (rows == 0) {
+            throw new NotFoundException("account " + accountId);
+        }
+        database.sql("delete from spring_session where principal_name = (select sign_in from account where id = ?)")
+                .param(accountId)
+                .update();
+    }
+
+    /** {@return the sessions in which somebody is signed in, the one used last first} */
+    List<SignInSession> sessions(SignedIn account, String present) {
+        return database.sql("select session_id, creation_time, last_access_time from spring_session"
+                        + " where principal_name = ? order by last_access_time desc")
+                .param(account.signIn())
+                .query((row, number) -> new SignInSession(
+                        Instant.ofEpochMilli(row.getLong("creation_time")),
+                        Instant.ofEpochMilli(row.getLong("last_access_time")),
+                        row.getString("session_id").equals(present)))
+                .list();
+    }
+
+    /** Ends every session of somebody but one. */
+    @Transactional
+    void endOtherSessions(SignedIn account, String present) {
         database.sql("delete from spring_session where principal_name = ? and session_id <> ?")
-                .params(account.signIn(), sessionToKeep)
+                .params(account.signIn(), present)
                 .update();
     }
 

@@ -1,14 +1,17 @@
 package rosinedpeg.web.account;
 
 import jakarta.servlet.http.HttpSession;
+import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -27,8 +30,28 @@ class PasswordController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/password")
-    String form(@ModelAttribute("form") PasswordForm form) {
+    String form(
+            @ModelAttribute("form") PasswordForm form,
+            BindingResult result,
+            @AuthenticationPrincipal SignedIn account,
+            HttpSession session,
+            Model model) {
+        return show(account, session, model);
+    }
+
+    private String show(SignedIn account, HttpSession session, Model model) {
+        Page.lay(new PasswordPage(accounts.sessions(account, session.getId())), model);
         return "account/password";
+    }
+
+    /** Ends what was left signed in elsewhere. */
+    @OpenTo(Role.PLAYER)
+    @PostMapping("/password/sign-out-elsewhere")
+    String signOutElsewhere(
+            @AuthenticationPrincipal SignedIn account, HttpSession session, RedirectAttributes redirect) {
+        accounts.endOtherSessions(account, session.getId());
+        redirect.addFlashAttribute("notice", "sessions.ended");
+        return "redirect:/password";
     }
 
     @OpenTo(Role.PLAYER)
@@ -38,6 +61,7 @@ class PasswordController {
             BindingResult result,
             @AuthenticationPrincipal SignedIn account,
             HttpSession session,
+            Model model,
             RedirectAttributes redirect) {
         if (!accounts.knows(account, form.present())) {
             result.rejectValue("present", "password.wrong");
@@ -47,7 +71,7 @@ class PasswordController {
             result.rejectValue("repeated", "password.differs");
         }
         if (result.hasErrors()) {
-            return "account/password";
+            return show(account, session, model);
         }
         accounts.changePassword(account, form.wanted(), session.getId());
         redirect.addFlashAttribute("notice", "password.changed");
@@ -59,6 +83,13 @@ class PasswordController {
             result.rejectValue(field, "password.length", new Object[] {SHORTEST, LONGEST}, null);
         }
     }
+
+    /**
+     * The page of one's own password.
+     *
+     * @param sessions where one is signed in
+     */
+    record PasswordPage(List<SignInSession> sessions) {}
 
     /**
      * The three fields.

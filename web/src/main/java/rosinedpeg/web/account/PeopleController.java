@@ -1,6 +1,7 @@
 package rosinedpeg.web.account;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -23,15 +25,20 @@ import rosinedpeg.web.platform.SignedIn;
 class PeopleController {
 
     private final Accounts accounts;
+    private final OneTimeLinks links;
 
-    PeopleController(Accounts accounts) {
+    PeopleController(Accounts accounts, OneTimeLinks links) {
         this.accounts = accounts;
+        this.links = links;
     }
 
     @OpenTo(Role.KEEPER)
     @GetMapping("/people")
     String people(@ModelAttribute("form") PersonForm form, @AuthenticationPrincipal SignedIn account, Model model) {
-        Page.lay(new PeoplePage(accounts.people(account.workshopId()), Role.values()), model);
+        Page.lay(
+                new PeoplePage(
+                        accounts.people(account.workshopId()), links.invitations(account.workshopId()), Role.values()),
+                model);
         return "account/people";
     }
 
@@ -43,18 +50,42 @@ class PeopleController {
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect) {
-        Entry.text(result, "name", form.name(), 80);
-        rejectBadSignIn(result, "signIn", form.signIn());
-        PasswordController.rejectBadPassword(result, "password", form.password());
-        if (!result.hasErrors()
-                && !accounts.add(
-                        account.workshopId(), form.signIn(), form.name().strip(), form.role(), form.password())) {
-            result.rejectValue("signIn", "people.signIn.taken");
-        }
+        Optional<String> name = Entry.text(result, "name", form.name(), 80);
         if (result.hasErrors()) {
             return people(form, account, model);
         }
-        redirect.addFlashAttribute("notice", "people.added");
+        hand(
+                links.invite(account.workshopId(), name.orElseThrow(), form.role()),
+                "people.invited",
+                name.get(),
+                redirect);
+        return "redirect:/people";
+    }
+
+    /** Shows a link once; nobody can read it again. */
+    private static void hand(String secret, String notice, String name, RedirectAttributes redirect) {
+        redirect.addFlashAttribute("notice", notice);
+        redirect.addFlashAttribute("noticeOf", name);
+        redirect.addFlashAttribute(
+                "handed",
+                ServletUriComponentsBuilder.fromCurrentContextPath()
+                        .pathSegment("join", secret)
+                        .toUriString());
+    }
+
+    /** Ends an invitation that nobody has used. */
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/people/invitations/{id}/take-back")
+    String takeBack(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account) {
+        links.takeBack(account.workshopId(), id);
+        return "redirect:/people";
+    }
+
+    /** Makes a link for somebody who has forgotten their password. */
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/people/{id}/forgotten")
+    String forgotten(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, RedirectAttributes redirect) {
+        hand(links.forgotten(account.workshopId(), id), "people.forgotten.made", "", redirect);
         return "redirect:/people";
     }
 
@@ -74,21 +105,17 @@ class PeopleController {
     }
 
     /**
-     * A new person.
+     * Somebody who is invited.
      *
-     * @param signIn what they sign in with
      * @param name their name
      * @param role what they may do
-     * @param password their first password
      */
-    record PersonForm(String signIn, String name, Role role, String password) {
+    record PersonForm(String name, Role role) {
 
         /** What is not sent is as on an empty form. */
         PersonForm {
-            signIn = signIn == null ? "" : signIn;
             name = name == null ? "" : name;
             role = role == null ? Role.PLAYER : role;
-            password = password == null ? "" : password;
         }
     }
 
@@ -96,7 +123,8 @@ class PeopleController {
      * Who works here.
      *
      * @param people everybody
+     * @param invitations who was invited and has not come yet
      * @param roles what somebody can be
      */
-    record PeoplePage(List<SignedIn> people, Role[] roles) {}
+    record PeoplePage(List<SignedIn> people, List<OneTimeLinks.Link> invitations, Role[] roles) {}
 }

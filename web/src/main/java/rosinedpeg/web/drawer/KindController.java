@@ -52,8 +52,8 @@ class KindController {
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/strings/new")
     String blank(@ModelAttribute("form") KindForm form, BindingResult result, Model model, HttpServletRequest request) {
-        // A figure that is typed last is looked at with the others; what is still missing is no fault yet.
-        Page.lay(page(Optional.empty(), form, result), model);
+        // What is still missing is no fault yet.
+        Page.lay(page(Optional.empty(), form), model);
         return Htmx.asks(request) ? "drawer/kind :: follows" : "drawer/kind";
     }
 
@@ -62,7 +62,7 @@ class KindController {
     String add(@ModelAttribute("form") KindForm form, BindingResult result, Model model, RedirectAttributes redirect) {
         Optional<TypedPacket> packet = TypedPacket.read(result, form);
         if (result.hasErrors() || packet.isEmpty()) {
-            return shown(Optional.empty(), form, result, model);
+            return shown(Optional.empty(), form, model);
         }
         return kept(
                 () -> kinds.add(List.of(packet.get().packaged())),
@@ -80,7 +80,7 @@ class KindController {
         StringKind kind = kinds.entered(id);
         KindForm form = KindForm.of(kind);
         model.addAttribute("form", form);
-        Page.lay(new KindPage(Optional.of(kind), Follows.of(TypedPacket.read(unheard(), form)), Choices.ALL), model);
+        Page.lay(page(Optional.of(kind), form), model);
         return "drawer/kind";
     }
 
@@ -98,7 +98,7 @@ class KindController {
             result.rejectValue("size", "kind.otherFamily");
         }
         if (result.hasErrors() || packet.isEmpty()) {
-            return shown(Optional.of(kind), form, result, model);
+            return shown(Optional.of(kind), form, model);
         }
         return kept(
                 () -> kinds.change(id, form.version(), packet.get().packaged()),
@@ -138,27 +138,26 @@ class KindController {
             keep.run();
         } catch (OptimisticLockingFailureException meanwhile) {
             result.reject("edit.meanwhile");
-            return shown(kind, form, result, model);
+            return shown(kind, form, model);
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.STRING_KIND_ONCE.isViolatedBy(complaint)) {
                 throw complaint;
             }
             result.rejectValue("line", "kind.there");
-            return shown(kind, form, result, model);
+            return shown(kind, form, model);
         }
         redirect.addFlashAttribute("notice", done);
         redirect.addFlashAttribute("noticeOf", form.maker() + " " + form.line() + " " + form.position());
         return "redirect:/strings";
     }
 
-    private String shown(Optional<StringKind> kind, KindForm form, BindingResult result, Model model) {
-        Page.lay(page(kind, form, unheard()), model);
+    private static String shown(Optional<StringKind> kind, KindForm form, Model model) {
+        Page.lay(page(kind, form), model);
         return "drawer/kind";
     }
 
-    private static KindPage page(Optional<StringKind> kind, KindForm form, BindingResult into) {
-        BindingResult heard = form.maker().isBlank() && form.line().isBlank() ? unheard() : into;
-        return new KindPage(kind, Follows.of(TypedPacket.read(heard, form)), Choices.ALL);
+    private static KindPage page(Optional<StringKind> kind, KindForm form) {
+        return new KindPage(kind, Follows.of(TypedPacket.read(unheard(), form)), Choices.ALL);
     }
 
     /** Takes what is wrong where nobody is to be told. */

@@ -73,8 +73,9 @@ record TypedPacket(Packet packet, Packaged packaged, List<Packet.Doubt> doubts) 
             return Optional.empty();
         }
         List<Packet.Doubt> doubts = packet.get().doubts(spec);
+        // What rests on a choice that could not be read is no doubt of the packet's.
         doubts.stream()
-                .filter(Packet.Doubt::isImpossible)
+                .filter(doubt -> doubt.isImpossible() && !wrong(errors, "size", "position", "core", "winding", "end"))
                 .forEach(doubt -> errors.reject(
                         "kind.doubt." + doubt.kind(),
                         new Object[] {figure(doubt.found()), figure(doubt.limit())},

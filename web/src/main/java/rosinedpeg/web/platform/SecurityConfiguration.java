@@ -33,7 +33,13 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain securityFilterChain(HttpSecurity http, SignInLimiter limiter) throws Exception {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/sign-in", "/begin", "/assets/**", "/webjars/**", "/actuator/health", "/error")
+                                "/sign-in",
+                                "/begin",
+                                "/join/*",
+                                "/assets/**",
+                                "/webjars/**",
+                                "/actuator/health",
+                                "/error")
                         .permitAll()
                         .anyRequest()
                         .authenticated())
