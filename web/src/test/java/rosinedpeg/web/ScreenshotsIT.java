@@ -33,6 +33,11 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
             visit(page, "/kit", "kit");
             visit(page, "/instruments/new?size=VIOLA+16", "new");
+            visit(
+                    page,
+                    "/strings/new?maker=Tidewick&line=Sluice&size=VIOLA+16&position=III&core=SYNTHETIC&winding=SILVER"
+                            + "&known=WEIGHED&weighed=1.4&weighedLength=590&tailSilk=52&topSilk=431",
+                    "packet");
             visit(page, "/bench/" + run, "bench");
             UUID settling = database.sql(
                             "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
