@@ -17,6 +17,7 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -77,8 +78,8 @@ class PegIT {
         return opened("demo");
     }
 
-    private Process opened(String command) throws Exception {
-        Process opened = peg(command);
+    private Process opened(String command, String... arguments) throws Exception {
+        Process opened = peg(command, arguments);
         Path log = folder.resolve(command + ".log");
         for (int i = 0; i < 1200; i++) {
             String said = Files.readString(log);
@@ -254,9 +255,28 @@ class PegIT {
                 .contains("is no backup");
         assertThat(said(false, "restore", file)).contains("there is a workshop");
         assertThat(said(true, "restore", file, "--over")).contains("is kept in the database peg_until_");
-        opened("open");
+        Path nightly = Files.createDirectory(folder.resolve("nightly"));
+        for (int day = 1; day <= 9; day++) {
+            Files.writeString(nightly.resolve("peg-2020-01-0" + day + ".backup"), "of long ago");
+        }
+        opened("open", "--nightly", nightly.toString());
         assertThat(Files.readString(folder.resolve("open.log"))).doesNotContain("asks for this key");
         assertThat(ofOwnDatabase("select count(*) from run_event")).isEqualTo(events);
+        for (int i = 0; i < 300 && kept(nightly).size() != 7; i++) {
+            Thread.sleep(100);
+        }
+        assertThat(kept(nightly))
+                .as("that of this night and the six before it")
+                .hasSize(7)
+                .contains("peg-2020-01-04.backup")
+                .doesNotContain("peg-2020-01-03.backup");
+        assertThat(ofOwnDatabase("select count(*) from backup where bytes > 0")).isEqualTo(1);
+    }
+
+    private static List<String> kept(Path backups) throws IOException {
+        try (Stream<Path> files = Files.list(backups)) {
+            return files.map(file -> file.getFileName().toString()).sorted().toList();
+        }
     }
 
     /** What a command says that ends by itself, and how it ended. */

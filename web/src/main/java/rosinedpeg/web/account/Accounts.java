@@ -172,6 +172,14 @@ public class Accounts implements UserDetailsService {
                 .update();
     }
 
+    /** {@return the last backup of the whole database; empty where none was made} */
+    Optional<LastBackup> lastBackup() {
+        return database.sql("select made_at, bytes is null as failed from backup order by made_at desc limit 1")
+                .query((row, number) -> new LastBackup(
+                        row.getObject("made_at", OffsetDateTime.class).toInstant(), row.getBoolean("failed")))
+                .optional();
+    }
+
     /** {@return the sessions in which somebody is signed in, the one used last first} */
     List<SignInSession> sessions(SignedIn account, String present) {
         return database.sql("select session_id, creation_time, last_access_time from spring_session"

@@ -37,7 +37,10 @@ class PeopleController {
     String people(@ModelAttribute("form") PersonForm form, @AuthenticationPrincipal SignedIn account, Model model) {
         Page.lay(
                 new PeoplePage(
-                        accounts.people(account.workshopId()), links.invitations(account.workshopId()), Role.values()),
+                        accounts.people(account.workshopId()),
+                        links.invitations(account.workshopId()),
+                        Role.values(),
+                        accounts.lastBackup()),
                 model);
         return "account/people";
     }
@@ -125,6 +128,11 @@ class PeopleController {
      * @param people everybody
      * @param invitations who was invited and has not come yet
      * @param roles what somebody can be
+     * @param lastBackup when everything was backed up last; empty where it never was
      */
-    record PeoplePage(List<SignedIn> people, List<OneTimeLinks.Link> invitations, Role[] roles) {}
+    record PeoplePage(
+            List<SignedIn> people,
+            List<OneTimeLinks.Link> invitations,
+            Role[] roles,
+            Optional<LastBackup> lastBackup) {}
 }
