@@ -43,7 +43,6 @@ import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
-import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Tension;
 import rosinedpeg.core.strings.Winding;
@@ -204,30 +203,24 @@ class ArithmeticDocumentTest {
     }
 
     private static Packet bareSteel(Pull pull, double diameterMm) {
-        return packet(Position.I, StringCore.PLAIN_STEEL, Winding.NONE, pull, Optional.of(diameterMm));
+        return Examples.packet(
+                Examples.VIOLIN.size(),
+                Position.I,
+                StringCore.PLAIN_STEEL,
+                Winding.NONE,
+                pull,
+                Optional.of(diameterMm));
     }
 
     private static StringSpec lowest(Pull pull) {
-        return packet(Position.IV, StringCore.SYNTHETIC, Winding.SILVER, pull, Optional.empty())
+        return Examples.packet(
+                        Examples.VIOLIN.size(),
+                        Position.IV,
+                        StringCore.SYNTHETIC,
+                        Winding.SILVER,
+                        pull,
+                        Optional.empty())
                 .string();
-    }
-
-    private static Packet packet(
-            Position position, StringCore core, Winding winding, Pull pull, Optional<Double> diameterMm) {
-        return new Packet(
-                Size.of(Family.VIOLIN, "4/4"),
-                position,
-                Packet.usualPitch(Family.VIOLIN, position),
-                core,
-                winding,
-                StringEnd.BALL,
-                Optional.empty(),
-                pull,
-                diameterMm,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
     }
 
     private static StringSpec fifth(double fourthMm) {

@@ -49,6 +49,25 @@ public final class Examples {
             Optional.empty(),
             Optional.empty());
 
+    /** A packet that says what a string is of, how hard it pulls, and perhaps how thick it is. */
+    public static Packet packet(
+            Size size, Position position, StringCore core, Winding winding, Pull pull, Optional<Double> diameterMm) {
+        return new Packet(
+                size,
+                position,
+                Packet.usualPitch(size.family(), position),
+                core,
+                winding,
+                StringEnd.BALL,
+                Optional.empty(),
+                pull,
+                diameterMm,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
     public static Map<Position, StringSpec> violinSet() {
         Map<Position, StringSpec> set = new EnumMap<>(Position.class);
         set.put(Position.I, violinString(Position.I, StringCore.PLAIN_STEEL, 78, 0.26, 10_600));

@@ -31,24 +31,6 @@ class PacketTest {
 
     private static final Pull NOTHING = new Pull.OfGauge(Pull.Gauge.MEDIUM);
 
-    private static Packet packet(
-            Size size, Position position, StringCore core, Winding winding, Pull pull, Optional<Double> diameterMm) {
-        return new Packet(
-                size,
-                position,
-                Packet.usualPitch(size.family(), position),
-                core,
-                winding,
-                StringEnd.BALL,
-                Optional.empty(),
-                pull,
-                diameterMm,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
-    }
-
     static Stream<Arguments> pulls() {
         Size violin = Size.of(Family.VIOLIN, "4/4");
         return Stream.of(
@@ -86,7 +68,7 @@ class PacketTest {
             Pull pull,
             Double diameterMm,
             double tensionN) {
-        Packet packet = packet(size, position, core, winding, pull, Optional.ofNullable(diameterMm));
+        Packet packet = Examples.packet(size, position, core, winding, pull, Optional.ofNullable(diameterMm));
         StringSpec string = packet.string();
         assertThat(string.tensionN()).isCloseTo(tensionN, within(0.05));
         assertThat(string.assumed()).doesNotContain(StringFigure.TENSION).contains(StringFigure.TOTAL_LENGTH);
@@ -100,15 +82,16 @@ class PacketTest {
         for (Size size : Size.of(family)) {
             for (int place = 1; place <= 5; place++) {
                 Position position = Position.ofNumber(place);
-                Packet asks =
-                        packet(size, position, UsualString.likely(size), Winding.STEEL, NOTHING, Optional.empty());
+                Packet asks = Examples.packet(
+                        size, position, UsualString.likely(size), Winding.STEEL, NOTHING, Optional.empty());
                 StringSpec usual = UsualString.of(asks.setUp(), position);
-                StringSpec said = packet(size, position, usual.core(), usual.winding(), NOTHING, Optional.empty())
+                StringSpec said = Examples.packet(
+                                size, position, usual.core(), usual.winding(), NOTHING, Optional.empty())
                         .string();
                 assertThat(said.tensionN()).as("%s %s", size, position).isCloseTo(usual.tensionN(), within(1e-9));
                 assertThat(said.diameterMm()).isCloseTo(usual.diameterMm(), within(usual.diameterMm() * 0.01));
                 assertThat(said.assumed()).containsExactlyInAnyOrder(StringFigure.values());
-                Packet whole = packet(
+                Packet whole = Examples.packet(
                         size,
                         position,
                         usual.core(),
@@ -118,7 +101,7 @@ class PacketTest {
                 assertThat(whole.doubts(whole.string()))
                         .as("%s %s", size, position)
                         .isEmpty();
-                StringSpec heavy = packet(
+                StringSpec heavy = Examples.packet(
                                 size,
                                 position,
                                 usual.core(),
@@ -142,7 +125,7 @@ class PacketTest {
     })
     void whatCannotBeIsRefusedWithItsFigures(
             StringCore core, Winding winding, double tensionN, double diameterMm, Doubt.Kind kind) {
-        Packet packet = packet(
+        Packet packet = Examples.packet(
                 Size.of(Family.VIOLIN, "4/4"),
                 Position.I,
                 core,
@@ -158,7 +141,7 @@ class PacketTest {
     /** Gut as thin as a wire snaps on the way up. */
     @Test
     void whatBreaksBeforeItsPitchIsRefused() {
-        Packet thin = packet(
+        Packet thin = Examples.packet(
                 Size.of(Family.VIOLIN, "4/4"),
                 Position.I,
                 StringCore.GUT,

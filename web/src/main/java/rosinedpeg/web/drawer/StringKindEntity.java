@@ -99,20 +99,7 @@ class StringKindEntity {
         this.maker = maker;
         this.line = line;
         this.family = family;
-        this.position = spec.position();
-        this.core = spec.core();
-        this.winding = spec.winding();
-        this.stringEnd = spec.end();
-        this.nominalMidi = spec.nominalPitch().midi();
-        this.designLengthMm = spec.designLengthMm();
-        this.tensionN = spec.tensionN();
-        this.diameterMm = spec.diameterMm();
-        this.axialStiffnessN = spec.axialStiffnessN();
-        this.tailSilkEndMm = spec.tailSilkEndMm();
-        this.topSilkStartMm = spec.topSilkStartMm();
-        this.totalLengthMm = spec.totalLengthMm();
-        this.assumed =
-                new ArrayList<>(spec.assumed().stream().map(Enum::name).sorted().toList());
+        figures(spec);
     }
 
     StringKindEntity(Packaged packaged) {

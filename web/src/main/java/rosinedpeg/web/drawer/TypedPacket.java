@@ -99,7 +99,7 @@ record TypedPacket(Packet packet, Packaged packaged, List<Packet.Doubt> doubts) 
     }
 
     private static Optional<Packet> packet(Errors errors, KindForm form) {
-        Optional<Size> size = size(form.size());
+        Optional<Size> size = Entry.size(form.size());
         if (size.isEmpty()) {
             errors.rejectValue("size", "instrument.size.missing");
         }
@@ -136,15 +136,6 @@ record TypedPacket(Packet packet, Packaged packaged, List<Packet.Doubt> doubts) 
 
     private static boolean wrong(Errors errors, String... fields) {
         return Arrays.stream(fields).anyMatch(errors::hasFieldErrors);
-    }
-
-    private static Optional<Size> size(String chosen) {
-        String[] size = chosen.split(" ", 2);
-        return Arrays.stream(Family.values())
-                .filter(family -> family.name().equals(size[0]) && size.length > 1)
-                .flatMap(family -> Size.of(family).stream())
-                .filter(one -> one.code().equals(size[1]))
-                .findFirst();
     }
 
     private static Optional<Pitch> pitch(Errors errors, KindForm form, Family family) {

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
+import java.util.Arrays;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -17,6 +18,8 @@ import org.springframework.context.support.DefaultMessageSourceResolvable;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Size;
 
 /**
  * Reads what was typed into a form. A field that cannot be taken gets a sentence with the allowed range; the form keeps
@@ -207,6 +210,16 @@ public final class Entry {
             return Optional.empty();
         }
         return Optional.of(trimmed);
+    }
+
+    /** {@return the size that was chosen from a list, as VIOLIN 4/4; empty when there is no such} */
+    public static Optional<Size> size(String chosen) {
+        String[] size = chosen.split(" ", 2);
+        return Arrays.stream(Family.values())
+                .filter(family -> family.name().equals(size[0]) && size.length > 1)
+                .flatMap(family -> Size.of(family).stream())
+                .filter(one -> one.code().equals(size[1]))
+                .findFirst();
     }
 
     /** {@return the press of a button as its page sends it; a new one when it sends none, or that was tampered with} */

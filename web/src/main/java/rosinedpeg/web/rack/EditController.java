@@ -27,6 +27,7 @@ import rosinedpeg.web.instrument.InstrumentEdit;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Retired;
 import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -67,7 +68,7 @@ class EditController {
         if (name.isPresent() && instruments.nameTaken(name.get(), id)) {
             result.rejectValue("name", "instrument.name.taken");
         }
-        Optional<Size> size = TypedInstrument.size(form.size())
+        Optional<Size> size = Entry.size(form.size())
                 .filter(chosen -> chosen.family() == before.size().family());
         if (size.isEmpty()) {
             result.rejectValue("size", "instrument.size.missing");

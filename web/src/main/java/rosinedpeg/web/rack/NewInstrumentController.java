@@ -36,6 +36,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -80,7 +81,7 @@ class NewInstrumentController {
         Optional<String> name = TypedInstrument.name(result, form.name());
         OptionalDouble hours = TypedInstrument.hoursPerWeek(result, form.hoursPerWeek());
         Optional<ReferenceA> referenceA = TypedInstrument.referenceA(result, form.referenceA());
-        Optional<Size> size = TypedInstrument.size(form.size());
+        Optional<Size> size = Entry.size(form.size());
         if (size.isEmpty()) {
             result.rejectValue("size", "instrument.size.missing");
         }
@@ -142,7 +143,7 @@ class NewInstrumentController {
         for (Family family : Family.values()) {
             sizes.addAll(Size.of(family));
         }
-        Size size = TypedInstrument.size(form.size()).orElse(sizes.get(0));
+        Size size = Entry.size(form.size()).orElse(sizes.get(0));
         List<Pitch> openStrings = TypedInstrument.tuning(new MapBindingResult(Map.of(), "form"), form.tuning(), size);
         SetUp setUp = new SetUp(
                 size,

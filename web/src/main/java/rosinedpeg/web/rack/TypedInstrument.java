@@ -1,7 +1,6 @@
 package rosinedpeg.web.rack;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -10,7 +9,6 @@ import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
-import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.Tuning;
 import rosinedpeg.web.platform.Entry;
@@ -36,16 +34,6 @@ final class TypedInstrument {
 
     static OptionalDouble hoursPerWeek(Errors errors, String typed) {
         return Entry.number(errors, "hoursPerWeek", typed, HOURS_PER_WEEK);
-    }
-
-    /** {@return the size that was chosen, as VIOLIN 4/4; empty when there is no such} */
-    static Optional<Size> size(String chosen) {
-        String[] size = chosen.split(" ", 2);
-        return Arrays.stream(Family.values())
-                .filter(family -> family.name().equals(size[0]) && size.length > 1)
-                .flatMap(family -> Size.of(family).stream())
-                .filter(one -> one.code().equals(size[1]))
-                .findFirst();
     }
 
     /** {@return the pitches that were typed, from I down; the family's own when nothing was} */
