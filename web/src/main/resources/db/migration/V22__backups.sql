@@ -1,6 +1,6 @@
 -- When the whole database was last kept elsewhere; written by the command that does it. Without a size it failed.
 create table backup (
-    id      bigint generated always as identity primary key,
+    id      uuid primary key default gen_random_uuid(),
     made_at timestamptz not null default now(),
     bytes   bigint check (bytes > 0)
 );
