@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -193,5 +194,31 @@ class PacketTest {
                         Optional.empty()))
                 .isInstanceOf(IllegalArgumentException.class)
                 .hasMessageContaining("E2");
+    }
+
+    /** A kind on record is put right from what its packet said: grade, thickness and all. */
+    @ParameterizedTest
+    @EnumSource
+    void aPacketIsReadBackFromItsString(Pull.Gauge gauge) {
+        for (Size size : Stream.of(Family.values())
+                .flatMap(family -> Size.of(family).stream())
+                .toList()) {
+            for (Optional<Double> thickness : List.of(Optional.<Double>empty(), Optional.of(1.0))) {
+                Packet packet = Examples.packet(
+                        size,
+                        Position.III,
+                        UsualString.likely(size),
+                        Winding.SILVER,
+                        new Pull.OfGauge(gauge),
+                        thickness);
+                StringSpec string = packet.string();
+                Packet read = Packet.of(size, string);
+                assertThat(read.string()).isEqualTo(string);
+                assertThat(read.diameterMm()).isEqualTo(thickness);
+                if (thickness.isEmpty()) {
+                    assertThat(read).isEqualTo(packet);
+                }
+            }
+        }
     }
 }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -39,9 +40,14 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.strings.Winding;
+import rosinedpeg.core.usual.Packet;
+import rosinedpeg.core.usual.Pull;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
@@ -53,6 +59,8 @@ import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.CollarGrounds;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.InstrumentGrounds;
+import rosinedpeg.core.working.PacketFigure;
+import rosinedpeg.core.working.PacketGrounds;
 import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.core.working.Term;
@@ -368,6 +376,65 @@ class WorkingTest {
             Working working = Working.of(
                     behind, InstrumentGrounds.of(setUp, set).about(set.get(Position.III), WindingChoice.USUAL));
             assertThat(finding.figures().get(0)).isEqualTo(working.result());
+        }
+    }
+
+    /** Whatever a packet says, its figures are those of the string that follows, and what nobody said goes in as a default. */
+    @Test
+    void aKindOfStringSaysWhatItsFiguresRestOn() {
+        Size violin = Size.of(Family.VIOLIN, "4/4");
+        Packet weighed = Examples.packet(
+                violin,
+                Position.IV,
+                StringCore.SYNTHETIC,
+                Winding.SILVER,
+                new Pull.Weighed(1.5, 560, 0.1),
+                Optional.empty());
+        Working tension = Working.of(PacketFigure.PACKET_TENSION, new PacketGrounds(weighed));
+        assertThat(parts(tension))
+                .containsExactlyInAnyOrder(What.Part.WEIGHED, What.Part.WEIGHED_LENGTH, What.Part.DESIGN_LENGTH);
+        // T = μ·(2·L·f)² goes with the mass, so 5 % more of it is 5 % of 44.28 N.
+        assertThat(tension.result().value()).isCloseTo(44.28, within(0.01));
+        assertThat(tension.terms().stream()
+                        .filter(term -> term.what().equals(new What.Other(What.Part.WEIGHED, Position.IV, 0)))
+                        .findFirst()
+                        .orElseThrow()
+                        .moves())
+                .isCloseTo(2.21, within(0.01));
+        assertThat(tension.result().origin())
+                .as("the length it is made for was not said")
+                .isEqualTo(Origin.DEFAULT);
+
+        Packet said = weighed.with(StringFigure.DESIGN_LENGTH, 328).with(StringFigure.TAIL_SILK_END, 44);
+        assertThat(Working.of(PacketFigure.PACKET_TENSION, new PacketGrounds(said))
+                        .result()
+                        .origin())
+                .isEqualTo(Origin.MEASURED);
+        assertThat(parts(Working.of(PacketFigure.PACKET_TAIL_SILK, new PacketGrounds(said))))
+                .containsExactly(What.Part.TAIL_SILK_END);
+        Packet bare = Examples.packet(
+                violin,
+                Position.II,
+                StringCore.GUT,
+                Winding.NONE,
+                new Pull.OfGauge(Pull.Gauge.LIGHT),
+                Optional.of(0.72));
+        assertThat(parts(Working.of(PacketFigure.PACKET_MASS, new PacketGrounds(bare))))
+                .containsExactly(What.Part.DIAMETER, What.Part.MEAN_DENSITY);
+        for (Packet packet : List.of(weighed, said, bare)) {
+            StringSpec string = packet.string();
+            assertThat(Stream.of(PacketFigure.values())
+                            .map(figure -> Working.of(figure, new PacketGrounds(packet))
+                                    .result()
+                                    .value()))
+                    .containsExactly(
+                            string.tensionN(),
+                            packet.gramsPerMetre(),
+                            string.diameterMm(),
+                            string.tensionN() / string.axialStiffnessN(),
+                            string.tailSilkEndMm(),
+                            string.topSilkStartMm(),
+                            string.totalLengthMm());
         }
     }
 }

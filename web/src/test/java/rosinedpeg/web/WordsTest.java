@@ -63,6 +63,7 @@ import rosinedpeg.core.winding.Way;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.PacketFigure;
 import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.TimeFigure;
 import rosinedpeg.core.working.TuningFigure;
@@ -124,6 +125,7 @@ class WordsTest {
         add(wanted, "peg.treatment.", PegTreatment.values(), "");
         Stream.of(
                         InstrumentFigure.values(),
+                        PacketFigure.values(),
                         CollarFigure.values(),
                         WearFigure.values(),
                         SettlingFigure.values(),

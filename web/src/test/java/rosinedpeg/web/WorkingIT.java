@@ -15,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import rosinedpeg.core.working.PacketFigure;
 
 /** A figure that was worked out opens its working, in place and by keyboard; a figure that was not says where it is from. */
 class WorkingIT extends InBrowser {
@@ -120,6 +121,24 @@ class WorkingIT extends InBrowser {
                 page, page.locator("a.button[href^='/settling/']").first().getAttribute("href"));
         assertThat(page.locator("a[href*='/READ_LOST?']").count()).isPositive();
         everyFigureOpens(page, "/instruments/" + instrument("Pit 1 violin") + "/pegs");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** On record, and while its packet is being typed. */
+    @Test
+    void everyFigureOfAKindOfStringOpensItsWorking() {
+        Page page = signedIn("bench", 1280);
+        everyFigureOpens(page, "/strings");
+        everyFigureOpens(
+                page, page.locator("a.quiet[href^='/strings/']").first().getAttribute("href"));
+        page.navigate("/strings/new");
+        page.locator("[name=known][value=WEIGHED]").check();
+        page.locator("[name=weighed]").fill("1,5");
+        page.locator("[name=weighedLength]").fill("560");
+        page.locator("[name=weighedLength]").press("Tab");
+        page.locator("a.worked[href*='/PACKET_TENSION?'][href*='weighed=1.5']").press("Enter");
+        assertThat(page.locator(".working-open")).containsText("what the scales showed of II");
+        assertThat(figuresThatOpen(page, new HashSet<>())).isEqualTo(PacketFigure.values().length);
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -4,11 +4,13 @@ import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Pitch;
@@ -66,6 +68,8 @@ public record Packet(
     /** Allowed silk and total lengths, in mm from the ball. */
     public static final Range FROM_BALL = new Range(0, StringSpec.LONGEST_MM, Unit.MILLIMETRE);
 
+    private static final Range DENSITY = new Range(1, 25_000, Unit.KILOGRAM_PER_CUBIC_METRE);
+
     /** A bare string may be so much lighter or denser than its material, as a share: gut is not all alike. */
     private static final double BARE_TOLERANCE = 0.15;
     /** A wound string is at least so dense as a share of its lightest part: there is air between the turns. */
@@ -92,6 +96,86 @@ public record Packet(
             throw new IllegalArgumentException("pitch is " + pitch.spelling() + ", which " + position + " of a "
                     + size.family() + " cannot be tuned to");
         }
+    }
+
+    /**
+     * What a string's packet must have said, so that the string came of it.
+     *
+     * @param size the instruments it is made for
+     * @param string the string
+     * @return its packet, silent about what is assumed; a grade stands for the tension that comes nearest
+     */
+    public static Packet of(Size size, StringSpec string) {
+        requireNonNull(size, "size");
+        Set<StringFigure> assumed = string.assumed();
+        Packet said = new Packet(
+                size,
+                string.position(),
+                string.nominalPitch(),
+                string.core(),
+                string.winding(),
+                string.end(),
+                said(assumed, StringFigure.DESIGN_LENGTH, string.designLengthMm()),
+                new Pull.OfTension(string.tensionN()),
+                said(assumed, StringFigure.DIAMETER, string.diameterMm()),
+                said(assumed, StringFigure.AXIAL_STIFFNESS, string.axialStiffnessN()),
+                said(assumed, StringFigure.TAIL_SILK_END, string.tailSilkEndMm()),
+                said(assumed, StringFigure.TOP_SILK_START, string.topSilkStartMm()),
+                said(assumed, StringFigure.TOTAL_LENGTH, string.totalLengthMm()));
+        if (!assumed.contains(StringFigure.TENSION)) {
+            return said;
+        }
+        return Arrays.stream(Pull.Gauge.values())
+                .map(gauge -> said.with(new Pull.OfGauge(gauge)))
+                .min(Comparator.comparingDouble(graded -> Math.abs(graded.tensionN() - string.tensionN())))
+                .orElseThrow();
+    }
+
+    private static Optional<Double> said(Set<StringFigure> assumed, StringFigure figure, double value) {
+        return assumed.contains(figure) ? Optional.empty() : Optional.of(value);
+    }
+
+    /** {@return the same, pulling otherwise} */
+    public Packet with(Pull other) {
+        return new Packet(
+                size,
+                position,
+                pitch,
+                core,
+                winding,
+                end,
+                designLengthMm,
+                other,
+                diameterMm,
+                axialStiffnessN,
+                tailSilkEndMm,
+                topSilkStartMm,
+                totalLengthMm);
+    }
+
+    /**
+     * The same, saying something else of one of its figures.
+     *
+     * @param figure which
+     * @param value what it says, in the figure's unit
+     */
+    public Packet with(StringFigure figure, double value) {
+        requireNonNull(figure, "figure");
+        requireFinite("value", value);
+        return new Packet(
+                size,
+                position,
+                pitch,
+                core,
+                winding,
+                end,
+                figure == StringFigure.DESIGN_LENGTH ? Optional.of(value) : designLengthMm,
+                figure == StringFigure.TENSION ? new Pull.OfTension(value) : pull,
+                figure == StringFigure.DIAMETER ? Optional.of(value) : diameterMm,
+                figure == StringFigure.AXIAL_STIFFNESS ? Optional.of(value) : axialStiffnessN,
+                figure == StringFigure.TAIL_SILK_END ? Optional.of(value) : tailSilkEndMm,
+                figure == StringFigure.TOP_SILK_START ? Optional.of(value) : topSilkStartMm,
+                figure == StringFigure.TOTAL_LENGTH ? Optional.of(value) : totalLengthMm);
     }
 
     /** {@return what a string is usually tuned to; V is a fifth below IV, on the bass a fourth} */
@@ -125,42 +209,57 @@ public record Packet(
      * @throws rosinedpeg.core.figure.OutOfRangeException when what follows is no string that is taken
      */
     public StringSpec string() {
-        Set<StringFigure> assumed = EnumSet.noneOf(StringFigure.class);
-        SetUp setUp = setUp();
-        StringSpec usual = usual(setUp);
-        double lengthMm = or(designLengthMm, size.vibratingLengthMm(), StringFigure.DESIGN_LENGTH, assumed);
-        double frequencyHz = pitch.frequencyHz(ReferenceA.STANDARD);
-        double tensionN = tensionN(usual, lengthMm, frequencyHz, assumed);
-        double massKgM = Tension.massPerLengthKgM(tensionN, lengthMm, frequencyHz);
-        double thicknessMm = or(diameterMm, thicknessMm(usual, massKgM), StringFigure.DIAMETER, assumed);
-        double stiffnessN = isBare()
-                ? youngModulusNMm2() * Math.PI / 4 * thicknessMm * thicknessMm
-                : usual.axialStiffnessN() * tensionN / usual.tensionN();
-        StringMake make = new StringMake(
-                core,
-                winding,
-                tensionN,
-                thicknessMm,
-                or(
-                        axialStiffnessN,
-                        StringSpec.AXIAL_STIFFNESS.clamp(stiffnessN),
-                        StringFigure.AXIAL_STIFFNESS,
-                        assumed));
-        StringSpec cut = UsualString.cut(setUp, position, pitch, make, end);
         return new StringSpec(
                 position,
                 core,
                 winding,
                 end,
                 pitch,
-                lengthMm,
-                tensionN,
-                thicknessMm,
-                make.axialStiffnessN(),
-                or(tailSilkEndMm, cut.tailSilkEndMm(), StringFigure.TAIL_SILK_END, assumed),
-                or(topSilkStartMm, cut.topSilkStartMm(), StringFigure.TOP_SILK_START, assumed),
-                or(totalLengthMm, cut.totalLengthMm(), StringFigure.TOTAL_LENGTH, assumed),
-                assumed);
+                lengthMm(),
+                tensionN(),
+                thicknessMm(),
+                stiffnessN(),
+                tailSilkMm(),
+                topSilkMm(),
+                totalMm(),
+                assumed());
+    }
+
+    /** {@return where its tail silk ends, in mm from the ball; by default before the bridge} */
+    public double tailSilkMm() {
+        return tailSilkEndMm.orElseGet(() -> cut().tailSilkEndMm());
+    }
+
+    /** {@return where its top silk starts, in mm from the ball; by default beyond the nut} */
+    public double topSilkMm() {
+        return topSilkStartMm.orElseGet(() -> cut().topSilkStartMm());
+    }
+
+    /** {@return how long it is, in mm from the ball to the tip; by default for the usual turns} */
+    public double totalMm() {
+        return totalLengthMm.orElseGet(() -> cut().totalLengthMm());
+    }
+
+    private StringSpec cut() {
+        StringMake make = new StringMake(core, winding, tensionN(), thicknessMm(), stiffnessN());
+        return UsualString.cut(setUp(), position, pitch, make, end);
+    }
+
+    /** {@return which figures of the string nobody has said} */
+    public Set<StringFigure> assumed() {
+        Map<StringFigure, Boolean> said = Map.of(
+                StringFigure.DESIGN_LENGTH, designLengthMm.isPresent(),
+                // The material of a bare string is known, and with it what a metre of such a thickness weighs.
+                StringFigure.TENSION, !(pull instanceof Pull.OfGauge) || isBare() && diameterMm.isPresent(),
+                StringFigure.DIAMETER, diameterMm.isPresent(),
+                StringFigure.AXIAL_STIFFNESS, axialStiffnessN.isPresent(),
+                StringFigure.TAIL_SILK_END, tailSilkEndMm.isPresent(),
+                StringFigure.TOP_SILK_START, topSilkStartMm.isPresent(),
+                StringFigure.TOTAL_LENGTH, totalLengthMm.isPresent());
+        return said.entrySet().stream()
+                .filter(figure -> !figure.getValue())
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toUnmodifiableSet());
     }
 
     /** {@return the instrument it is made for, as such instruments usually are} */
@@ -168,43 +267,83 @@ public record Packet(
         return new SetUp(size, false, ReferenceA.STANDARD, tuning(size.family(), position, pitch), Map.of(), Map.of());
     }
 
-    private StringSpec usual(SetUp setUp) {
-        return UsualString.of(setUp, position, core == StringCore.PLAIN_STEEL ? StringCore.ROPE_STEEL : core);
+    private StringSpec usual() {
+        return UsualString.of(setUp(), position, core == StringCore.PLAIN_STEEL ? StringCore.ROPE_STEEL : core);
     }
 
-    private double tensionN(StringSpec usual, double lengthMm, double frequencyHz, Set<StringFigure> assumed) {
+    /** {@return the vibrating length it is made for, in mm; by default that of its size} */
+    public double lengthMm() {
+        return designLengthMm.orElse(size.vibratingLengthMm());
+    }
+
+    /** {@return its tension at that length, in N} */
+    public double tensionN() {
         if (pull instanceof Pull.OfTension given) {
             return given.tensionN();
         }
-        if (pull instanceof Pull.OfMass mass) {
-            return Tension.tensionN(mass.gramsPerMetre() / 1000, lengthMm, frequencyHz);
+        if (pull instanceof Pull.OfGauge graded && diameterMm.isEmpty()) {
+            return usual().tensionN() * graded.gauge().tension();
         }
-        if (pull instanceof Pull.Weighed weighed) {
-            return Tension.tensionN(weighed.gramsPerMetre() / 1000, lengthMm, frequencyHz);
-        }
-        if (diameterMm.isPresent()) {
-            if (!isBare()) {
-                assumed.add(StringFigure.TENSION);
-            }
-            return Tension.tensionN(densityKgM3(usual) * areaM2(diameterMm.get()), lengthMm, frequencyHz);
-        }
-        assumed.add(StringFigure.TENSION);
-        return usual.tensionN() * ((Pull.OfGauge) pull).gauge().tension();
+        return Tension.tensionN(gramsPerMetre() / 1000, lengthMm(), frequencyHz());
     }
 
-    private double thicknessMm(StringSpec usual, double massKgM) {
-        return Math.sqrt(4 * massKgM / Math.PI / densityKgM3(usual)) * 1000;
+    /** {@return what a metre of its playing length weighs, in g} */
+    public double gramsPerMetre() {
+        if (pull instanceof Pull.OfMass mass) {
+            return mass.gramsPerMetre();
+        }
+        if (pull instanceof Pull.Weighed weighed) {
+            return weighed.gramsPerMetre();
+        }
+        if (pull instanceof Pull.OfGauge && diameterMm.isPresent()) {
+            return densityKgM3() * areaM2(diameterMm.get()) * 1000;
+        }
+        return Tension.massPerLengthKgM(tensionN(), lengthMm(), frequencyHz()) * 1000;
+    }
+
+    private double frequencyHz() {
+        return pitch.frequencyHz(ReferenceA.STANDARD);
+    }
+
+    /** {@return how thick it is, in mm; by default as thick as its mass makes it} */
+    public double thicknessMm() {
+        return diameterMm.orElseGet(() -> thicknessMm(densityKgM3()));
+    }
+
+    /**
+     * How thick its mass makes it.
+     *
+     * @param densityKgM3 its mean density, 1 to 25 000 kg/m³
+     * @return its thickness in mm
+     */
+    public double thicknessMm(double densityKgM3) {
+        DENSITY.require("densityKgM3", densityKgM3);
+        return Math.sqrt(4 * gramsPerMetre() / 1000 / Math.PI / densityKgM3) * 1000;
+    }
+
+    /** {@return EA, what would stretch it to double its length, in N; by default as its core resists} */
+    public double stiffnessN() {
+        if (axialStiffnessN.isPresent()) {
+            return axialStiffnessN.get();
+        }
+        if (isBare()) {
+            double thicknessMm = thicknessMm();
+            return StringSpec.AXIAL_STIFFNESS.clamp(youngModulusNMm2() * Math.PI / 4 * thicknessMm * thicknessMm);
+        }
+        StringSpec usual = usual();
+        return StringSpec.AXIAL_STIFFNESS.clamp(usual.axialStiffnessN() * tensionN() / usual.tensionN());
     }
 
     private boolean isBare() {
         return winding == Winding.NONE;
     }
 
-    /** Of a bare string its material's; of a wound one the mean of such strings. */
-    private double densityKgM3(StringSpec usual) {
+    /** {@return its mean density in kg/m³: of a bare string its material's, of a wound one that of such strings} */
+    public double densityKgM3() {
         if (isBare()) {
             return densityKgM3(core);
         }
+        StringSpec usual = usual();
         return usual.winding() == winding
                 ? usual.massPerLengthKgM() / areaM2(usual.diameterMm())
                 : switch (winding) {
@@ -278,13 +417,6 @@ public record Packet(
             doubts.add(new Doubt(Doubt.Kind.WEIGHED_COARSELY, weighed.uncertainty(), COARSE));
         }
         return List.copyOf(doubts);
-    }
-
-    private static double or(Optional<Double> known, double usual, StringFigure figure, Set<StringFigure> assumed) {
-        if (known.isEmpty()) {
-            assumed.add(figure);
-        }
-        return known.orElse(usual);
     }
 
     /**

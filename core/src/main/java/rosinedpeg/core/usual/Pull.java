@@ -30,7 +30,7 @@ public sealed interface Pull {
     record OfMass(double gramsPerMetre) implements Pull {
 
         /** Allowed masses. */
-        public static final Range MASS = new Range(0.1, 100, Unit.GRAM);
+        public static final Range MASS = new Range(0.1, 100, Unit.GRAM_PER_METRE);
 
         /** Checks the mass. */
         public OfMass {

@@ -34,10 +34,13 @@ public record Term(What what, Figure figure, double moves) {
         return what instanceof What.Other other ? Optional.of(other) : Optional.empty();
     }
 
+    /** {@return whether a packet may say it of a string} */
+    boolean isOfString() {
+        return other().filter(other -> other.part().isOfString()).isPresent();
+    }
+
     /** {@return whether the result is no better known than this number: what is measured, and what no maker has given} */
     boolean weighs() {
-        return what.weighs()
-                || figure.origin() == Origin.DEFAULT
-                        && other().filter(other -> other.part().isOfString()).isPresent();
+        return what.weighs() || figure.origin() == Origin.DEFAULT && isOfString();
     }
 }

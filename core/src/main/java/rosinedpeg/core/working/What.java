@@ -66,6 +66,14 @@ public sealed interface What {
         TOTAL_LENGTH(false),
         TAIL_SILK_END(false),
         TOP_SILK_START(false),
+        /** What a metre of it weighs. */
+        MASS_PER_METRE(false),
+        /** What scales showed of it. */
+        WEIGHED(false),
+        /** The length that was on them. */
+        WEIGHED_LENGTH(false),
+        /** Of all it is made of. */
+        MEAN_DENSITY(false),
         /** What it carries at the moment that is asked about. */
         CARRIED(false),
         /** What it carries at pitch. */
@@ -110,7 +118,7 @@ public sealed interface What {
 
         /** {@return whether a packet may say it of a string} */
         public boolean isOfString() {
-            return compareTo(TOP_SILK_START) <= 0;
+            return compareTo(MEAN_DENSITY) <= 0;
         }
     }
 }

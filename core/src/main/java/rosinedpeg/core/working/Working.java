@@ -69,12 +69,13 @@ public record Working(Workable<?> worked, Figure result, List<Term> terms) {
         return new Working(worked, Figure.workedOut(value, worked.unit(), weakest(terms)), terms);
     }
 
-    /** What nothing weighty goes into is a usual value. */
+    /** What nothing weighty goes into is as good as what packets say; what nothing at all goes into is a usual value. */
     private static Origin weakest(List<Term> terms) {
-        Set<Origin> origins = terms.stream()
-                .filter(Term::weighs)
-                .map(term -> term.figure().origin())
-                .collect(Collectors.toSet());
+        List<Term> weighty = terms.stream().filter(Term::weighs).toList();
+        Set<Origin> origins = (weighty.isEmpty()
+                        ? terms.stream().filter(Term::isOfString).toList()
+                        : weighty)
+                .stream().map(term -> term.figure().origin()).collect(Collectors.toSet());
         return Stream.of(Origin.DEFAULT, Origin.LEARNED, Origin.MEASURED)
                 .filter(origins::contains)
                 .findFirst()

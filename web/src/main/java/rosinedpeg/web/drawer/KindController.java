@@ -184,14 +184,16 @@ class KindController {
     /**
      * The string that follows from what was typed.
      *
+     * @param packet what was typed
      * @param packaged the string
      * @param doubts what cannot be so, or has to be looked at again
      * @param drawing it against the instrument it is made for
      */
-    record Follows(Packaged packaged, List<Packet.Doubt> doubts, FitDrawing drawing) {
+    record Follows(Packet packet, Packaged packaged, List<Packet.Doubt> doubts, FitDrawing drawing) {
 
         private static Optional<Follows> of(Optional<TypedPacket> typed) {
             return typed.map(there -> new Follows(
+                    there.packet(),
                     there.packaged(),
                     there.doubts(),
                     FitDrawing.of(there.packet().setUp(), there.packaged().spec())));

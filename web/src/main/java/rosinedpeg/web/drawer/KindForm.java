@@ -137,7 +137,7 @@ record KindForm(
                 "",
                 "",
                 "0.1",
-                Pull.Gauge.MEDIUM,
+                kind.packet().pull() instanceof Pull.OfGauge graded ? graded.gauge() : Pull.Gauge.MEDIUM,
                 known(spec, StringFigure.DIAMETER, spec.diameterMm()),
                 known(spec, StringFigure.AXIAL_STIFFNESS, spec.axialStiffnessN()),
                 known(spec, StringFigure.TAIL_SILK_END, spec.tailSilkEndMm()),

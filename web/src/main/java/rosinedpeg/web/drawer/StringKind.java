@@ -6,6 +6,7 @@ import java.util.UUID;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.usual.Packet;
 import rosinedpeg.core.wear.Life;
 
 /**
@@ -56,6 +57,11 @@ public record StringKind(
                         .min(Comparator.comparingDouble(
                                 one -> Math.abs(one.vibratingLengthMm() - spec.designLengthMm())))
                         .orElseThrow());
+    }
+
+    /** {@return what its packet must have said} */
+    public Packet packet() {
+        return Packet.of(madeFor(), spec);
     }
 
     /** {@return whether every figure of it is only what is usual} */

@@ -12,10 +12,12 @@ import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.usual.Packet;
 import rosinedpeg.core.winding.HoleSide;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.InstrumentFigure;
+import rosinedpeg.core.working.PacketFigure;
 import rosinedpeg.core.working.TimeFigure;
 import rosinedpeg.core.working.TimeGrounds;
 import rosinedpeg.core.working.WearFigure;
@@ -39,6 +41,14 @@ public class WorkingAddresses {
     /** {@return the address for a figure of a peg that wears its way in} */
     public String collar(UUID instrument, Position position, CollarFigure figure) {
         return "/instruments/" + instrument + "/pegs/" + position + "/working/" + figure;
+    }
+
+    /** {@return the address for a figure of a kind of string, as it follows from its packet} */
+    public String packet(Packet packet, PacketFigure figure) {
+        return AskedPacket.of(packet)
+                .in(UriComponentsBuilder.fromPath("/strings/working/" + figure))
+                .encode()
+                .toUriString();
     }
 
     /** {@return the address for the load on the treble foot, with what each string carries of what it carries at pitch} */

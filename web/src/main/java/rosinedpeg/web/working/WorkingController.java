@@ -28,6 +28,8 @@ import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.CollarGrounds;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.InstrumentGrounds;
+import rosinedpeg.core.working.PacketFigure;
+import rosinedpeg.core.working.PacketGrounds;
 import rosinedpeg.core.working.TimeFigure;
 import rosinedpeg.core.working.TimeGrounds;
 import rosinedpeg.core.working.WearFigure;
@@ -91,6 +93,13 @@ class WorkingController {
                 .filter(on -> on.fittedAt().isPresent())
                 .orElseThrow(() -> new NotFoundException("string " + position + " of known age on " + id));
         return view.show(id, position, () -> Working.of(worked, string.wornBy()), model, request);
+    }
+
+    /** Shows how a figure of a kind of string follows from its packet. */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/strings/working/{worked}")
+    String ofPacket(@PathVariable PacketFigure worked, AskedPacket asked, Model model, HttpServletRequest request) {
+        return view.show(() -> Working.of(worked, new PacketGrounds(asked.packet())), model, request);
     }
 
     /** Shows how the forecast of a wooden peg's collar came about. */

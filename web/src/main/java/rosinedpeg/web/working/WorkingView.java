@@ -48,22 +48,48 @@ public class WorkingView {
             Supplier<Working> working,
             Model model,
             HttpServletRequest request) {
-        Working shown;
-        try {
-            shown = working.get();
-        } catch (IllegalArgumentException notAskedSo) {
-            throw new NotFoundException("working of " + request.getRequestURI());
-        }
         Map<Measurable, LocalDate> measuredOn = new LinkedHashMap<>();
         instruments
                 .history(instrumentId)
                 .forEach((measurable, measured) ->
                         measuredOn.put(measurable, measured.get(0).on()));
-        Page.lay(
-                new WorkingPage(
-                        shown, instruments.get(instrumentId), Optional.ofNullable(string), measuredOn, better(shown)),
-                model);
+        return show(
+                worked(working, request),
+                Optional.of(instruments.get(instrumentId)),
+                Optional.ofNullable(string),
+                measuredOn,
+                model,
+                request);
+    }
+
+    /**
+     * Shows a working of something that is on no instrument, the same way.
+     *
+     * @param working works it out
+     * @return the view
+     * @throws NotFoundException when the figure cannot be asked so
+     */
+    String show(Supplier<Working> working, Model model, HttpServletRequest request) {
+        return show(worked(working, request), Optional.empty(), Optional.empty(), Map.of(), model, request);
+    }
+
+    private static String show(
+            Working shown,
+            Optional<Instrument> instrument,
+            Optional<Position> string,
+            Map<Measurable, LocalDate> measuredOn,
+            Model model,
+            HttpServletRequest request) {
+        Page.lay(new WorkingPage(shown, instrument, string, measuredOn, better(shown)), model);
         return Htmx.asks(request) ? "working/one :: working" : "working/one";
+    }
+
+    private static Working worked(Supplier<Working> working, HttpServletRequest request) {
+        try {
+            return working.get();
+        } catch (IllegalArgumentException notAskedSo) {
+            throw new NotFoundException("working of " + request.getRequestURI());
+        }
     }
 
     /** {@return what makes the figure better known beside measuring: a word of {@code working.better}} */
@@ -81,14 +107,14 @@ public class WorkingView {
      * How a figure came about.
      *
      * @param working the formula with its numbers
-     * @param instrument the instrument it belongs to
+     * @param instrument the instrument it belongs to; empty for what is on none
      * @param string the string it is about
      * @param measuredOn when each quantity was measured last
      * @param better what makes the figure better known beside measuring
      */
     record WorkingPage(
             Working working,
-            Instrument instrument,
+            Optional<Instrument> instrument,
             Optional<Position> string,
             Map<Measurable, LocalDate> measuredOn,
             Optional<String> better) {
