@@ -401,15 +401,14 @@ class WorkingTest {
                         .orElseThrow()
                         .moves())
                 .isCloseTo(2.21, within(0.01));
-        assertThat(tension.result().origin())
-                .as("the length it is made for was not said")
+        assertThat(tension.result().origin()).isEqualTo(Origin.MEASURED);
+        assertThat(Working.of(PacketFigure.PACKET_THICKNESS, new PacketGrounds(weighed))
+                        .result()
+                        .origin())
+                .as("its density is only usual")
                 .isEqualTo(Origin.DEFAULT);
 
         Packet said = weighed.with(StringFigure.DESIGN_LENGTH, 328).with(StringFigure.TAIL_SILK_END, 44);
-        assertThat(Working.of(PacketFigure.PACKET_TENSION, new PacketGrounds(said))
-                        .result()
-                        .origin())
-                .isEqualTo(Origin.MEASURED);
         assertThat(parts(Working.of(PacketFigure.PACKET_TAIL_SILK, new PacketGrounds(said))))
                 .containsExactly(What.Part.TAIL_SILK_END);
         Packet bare = Examples.packet(

@@ -138,6 +138,7 @@ class WorkingIT extends InBrowser {
         page.locator("[name=weighedLength]").press("Tab");
         page.locator("a.worked[href*='/PACKET_TENSION?'][href*='weighed=1.5']").press("Enter");
         assertThat(page.locator(".working-open")).containsText("what the scales showed of II");
+        assertThat(page.locator(".working-open > summary .origin")).hasText("measured");
         assertThat(figuresThatOpen(page, new HashSet<>())).isEqualTo(PacketFigure.values().length);
         assertThat(browser.complaints()).isEmpty();
     }

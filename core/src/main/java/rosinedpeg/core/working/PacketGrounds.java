@@ -32,7 +32,12 @@ public record PacketGrounds(Packet packet) implements Grounds<PacketGrounds> {
     @Override
     public List<Ingredient<PacketGrounds>> ingredients() {
         List<Ingredient<PacketGrounds>> all = new ArrayList<>(ofPull());
-        all.add(said(What.Part.DESIGN_LENGTH, StringFigure.DESIGN_LENGTH, StringSpec.DESIGN_LENGTH, packet.lengthMm()));
+        // Who chose the size has said the length.
+        all.add(ingredient(
+                What.Part.DESIGN_LENGTH,
+                Figure.measured(packet.lengthMm(), Unit.MILLIMETRE),
+                Optional.of(StringSpec.DESIGN_LENGTH),
+                value -> packet.with(StringFigure.DESIGN_LENGTH, value)));
         if (packet.diameterMm().isPresent()) {
             all.add(said(What.Part.DIAMETER, StringFigure.DIAMETER, StringSpec.DIAMETER, packet.thicknessMm()));
         } else {
