@@ -4,15 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
 import org.junit.jupiter.api.Test;
+import rosinedpeg.core.dates.BridgeWatch;
 import rosinedpeg.core.dates.ChangeWindow;
+import rosinedpeg.core.dates.SafeChange;
+import rosinedpeg.core.dates.SafeChange.Performance;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
@@ -68,5 +76,56 @@ class ChangeWindowTest {
             assertThat(Duration.between(sorted.get(i - 1), sorted.get(i))).isGreaterThanOrEqualTo(Duration.ofDays(1));
         }
         assertThat(days.get(Position.I)).as("what settles soonest goes last").isEqualTo(sorted.get(2));
+    }
+
+    /** Against every hour of the weeks before, tried one by one. */
+    @Property(tries = 300)
+    void aSafeChangeSpoilsNothingAndNoLaterOneDoesAsWell(
+            @ForAll @Size(max = 6) List<@IntRange(min = 1, max = 900) Integer> beginHours,
+            @ForAll @IntRange(min = -100, max = 1000) int dueHour,
+            @ForAll StringCore core,
+            @ForAll Steadiness steadiness) {
+        Instant now = OPENING;
+        List<Performance> performances = beginHours.stream()
+                .map(hour -> new Performance(steadiness, now.plus(Duration.ofHours(hour))))
+                .toList();
+        Instant due = now.plus(Duration.ofHours(dueHour));
+        SafeChange safe = SafeChange.of(core, performances, due, now);
+        assertThat(safe.latest()).isAfterOrEqualTo(now);
+        assertThat(spoils(core, performances, safe.latest())).isFalse();
+        Optional<Performance> wanted = performances.stream()
+                .filter(one -> !one.beginsAt().isBefore(due))
+                .min(Comparator.comparing(Performance::beginsAt));
+        Instant reach = safe.playedFirst()
+                .map(first -> ChangeWindow.latest(core, steadiness, first.beginsAt()))
+                .orElse(safe.latest());
+        for (Instant hour = now; !hour.isAfter(reach); hour = hour.plus(Duration.ofHours(1))) {
+            if (hour.isAfter(safe.latest())) {
+                assertThat(spoils(core, performances, hour))
+                        .as("%s is later", hour)
+                        .isTrue();
+            }
+            if (safe.tooSoon().isPresent() && hour.isBefore(wanted.orElseThrow().beginsAt())) {
+                assertThat(spoils(core, performances, hour))
+                        .as("%s is in time for the first", hour)
+                        .isTrue();
+            }
+        }
+        assertThat(safe.tooSoon().or(safe::playedFirst)).isEqualTo(wanted);
+    }
+
+    private static boolean spoils(StringCore core, List<Performance> performances, Instant change) {
+        return performances.stream()
+                .anyMatch(one -> change.isAfter(ChangeWindow.latest(core, one.steadiness(), one.beginsAt()))
+                        && change.isBefore(one.beginsAt()));
+    }
+
+    @Test
+    void theBridgeIsLookedAtForAWeek() {
+        LocalDate changed = LocalDate.of(2026, 12, 7);
+        assertThat(IntStream.range(-1, 12)
+                        .filter(days -> BridgeWatch.asksOn(changed, changed.plusDays(days)))
+                        .boxed())
+                .containsExactly(1, 2, 3, 4, 5, 6, 7);
     }
 }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import java.util.regex.Pattern;
@@ -204,6 +205,12 @@ class FirstMinuteIT extends InBrowser {
                     "/strings",
                     "/strings/new?maker=Harrow&line=Tarn&known=GAUGE",
                     "/strings/import",
+                    "/diary",
+                    "/diary?from=" + LocalDate.now().plusWeeks(4),
+                    "/diary/day/" + LocalDate.now(),
+                    "/diary/new",
+                    "/diary/import",
+                    "/diary/feeds",
                     "/people",
                     "/password")) {
                 page.navigate(path);

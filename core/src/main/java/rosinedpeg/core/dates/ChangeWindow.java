@@ -48,11 +48,23 @@ public record ChangeWindow(Instant earliest, Instant latest) {
      */
     public static ChangeWindow of(
             StringCore core, Life life, double hoursPerWeek, Steadiness steadiness, Instant performance) {
-        Instant latest = performance.minus(
-                hours(SettlingFit.of(core, List.of()).steadyAtHours(steadiness).high()));
+        Instant latest = latest(core, steadiness, performance);
         double freshMonths = new Wear(0, 0, 0, life).monthsLeft(FRESH_SHARE, hoursPerWeek);
         Instant earliest = performance.minus(hours(freshMonths * Wear.HOURS_PER_MONTH));
         return new ChangeWindow(earliest.isAfter(latest) ? latest : earliest, latest);
+    }
+
+    /**
+     * Until when a string can be changed.
+     *
+     * @param core what it is made of
+     * @param steadiness how well it has to hold
+     * @param performance when it has to
+     * @return the last moment after which it still holds by then, nine times in ten
+     */
+    public static Instant latest(StringCore core, Steadiness steadiness, Instant performance) {
+        return performance.minus(
+                hours(SettlingFit.of(core, List.of()).steadyAtHours(steadiness).high()));
     }
 
     /** {@return whether a change at that moment is in time} */

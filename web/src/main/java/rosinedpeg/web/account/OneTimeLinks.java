@@ -1,15 +1,9 @@
 package rosinedpeg.web.account;
 
-import static java.nio.charset.StandardCharsets.US_ASCII;
-
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,6 +13,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Secret;
 
 /**
  * Links that let somebody in once: whoever was invited, and whoever has forgotten their password. The keeper hands one over; it
@@ -30,8 +25,6 @@ class OneTimeLinks {
 
     static final Duration HOLDS = Duration.ofDays(7);
 
-    private static final int BYTES = 32;
-    private static final SecureRandom RANDOM = new SecureRandom();
     private static final RowMapper<Link> ROW = (row, number) -> new Link(
             row.getObject("id", UUID.class),
             row.getObject("workshop_id", UUID.class),
@@ -81,13 +74,11 @@ class OneTimeLinks {
     }
 
     private String make(UUID workshopId, Optional<UUID> accountId, String name, Role role) {
-        byte[] secret = new byte[BYTES];
-        RANDOM.nextBytes(secret);
-        String text = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
+        String text = Secret.fresh();
         database.sql("insert into one_time_link (id, hash, workshop_id, account_id, name, role, ends_at)"
                         + " values (:id, :hash, :workshop, :account, :name, :role, :ends)")
                 .param("id", UUID.randomUUID())
-                .param("hash", hash(text))
+                .param("hash", Secret.hash(text))
                 .param("workshop", workshopId)
                 .param("account", accountId.orElse(null))
                 .param("name", name)
@@ -100,7 +91,7 @@ class OneTimeLinks {
     /** {@return what a link is for; empty where it was used, has ended or never was} */
     Optional<Link> find(String secret) {
         return database.sql(OPEN + " and l.hash = ?")
-                .params(now(), hash(secret))
+                .params(now(), Secret.hash(secret))
                 .query(ROW)
                 .optional();
     }
@@ -154,14 +145,6 @@ class OneTimeLinks {
 
     private OffsetDateTime now() {
         return OffsetDateTime.now(clock.withZone(ZoneOffset.UTC));
-    }
-
-    private static byte[] hash(String secret) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(secret.getBytes(US_ASCII));
-        } catch (NoSuchAlgorithmException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
     }
 
     /** What becomes of a link that is used. */

@@ -7,9 +7,11 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,6 +50,15 @@ public class Aftercare implements LogSource {
         return owed.findByInstrumentIdAndDoneAtIsNullOrderByOwedSince(instrumentId).stream()
                 .map(OwedWorkEntity::view)
                 .toList();
+    }
+
+    /** {@return what is left to do on any instrument, by the instrument's id, the longest owed first, and no more than so much} */
+    public Map<UUID, List<OwedWork>> owed(int most) {
+        return owed.findByDoneAtIsNullOrderByOwedSince(Limit.of(most)).stream()
+                .collect(Collectors.groupingBy(
+                        OwedWorkEntity::instrumentId,
+                        LinkedHashMap::new,
+                        Collectors.mapping(OwedWorkEntity::view, Collectors.toList())));
     }
 
     /**

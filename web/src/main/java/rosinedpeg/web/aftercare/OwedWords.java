@@ -6,7 +6,7 @@ import rosinedpeg.web.platform.Words;
 
 /** Puts what is owed into words. In templates: {@code @owedWords}. */
 @Component("owedWords")
-class OwedWords {
+public class OwedWords {
 
     private final Words words;
 

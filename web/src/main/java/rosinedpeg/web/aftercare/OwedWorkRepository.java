@@ -11,6 +11,9 @@ interface OwedWorkRepository extends CrudRepository<OwedWorkEntity, UUID> {
 
     List<OwedWorkEntity> findByInstrumentIdAndDoneAtIsNullOrderByOwedSince(UUID instrumentId);
 
+    /** Everything that is owed, the longest owed first. */
+    List<OwedWorkEntity> findByDoneAtIsNullOrderByOwedSince(Limit most);
+
     /** What came to be owed or was done last, the latest first. */
     @Query("select work from OwedWorkEntity work where work.instrumentId = :instrumentId"
             + " order by coalesce(work.doneAt, work.owedSince) desc, work.id")

@@ -25,6 +25,7 @@ import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProp
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
+import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -33,7 +34,6 @@ import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
-import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
@@ -49,14 +49,14 @@ import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
-import rosinedpeg.web.diary.Diary;
-import rosinedpeg.web.diary.Occasion;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.occasions.Occasion;
+import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.pegs.PegLook;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -82,7 +82,7 @@ class LanternQuay implements ApplicationRunner {
     private final Aftercare aftercare;
     private final Benches benches;
     private final Settlings settlings;
-    private final Diary diary;
+    private final Occasions occasions;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -95,7 +95,7 @@ class LanternQuay implements ApplicationRunner {
             Aftercare aftercare,
             Benches benches,
             Settlings settlings,
-            Diary diary,
+            Occasions occasions,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -106,7 +106,7 @@ class LanternQuay implements ApplicationRunner {
         this.aftercare = aftercare;
         this.benches = benches;
         this.settlings = settlings;
-        this.diary = diary;
+        this.occasions = occasions;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -131,9 +131,16 @@ class LanternQuay implements ApplicationRunner {
     }
 
     private void load() {
-        enter("Pit rehearsal", Steadiness.REHEARSAL, 2, LocalTime.of(18, 30));
-        enter("Dress rehearsal", Steadiness.REHEARSAL, 10, LocalTime.of(18, 30));
-        enter("Opening night", Steadiness.CONCERT, 12, LocalTime.of(19, 30));
+        LocalDate today = clock.instant().atZone(ZONE).toLocalDate();
+        occasions.enter(new Occasion.What(
+                OccasionKind.TERM,
+                "Season on the water",
+                "",
+                today.minusWeeks(3).atStartOfDay(ZONE).toInstant(),
+                today.plusWeeks(9).atStartOfDay(ZONE).toInstant()));
+        enter(OccasionKind.REHEARSAL, "Pit rehearsal", 2, LocalTime.of(18, 30), LocalTime.of(21, 0));
+        enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
+        enter(OccasionKind.CONCERT, "Opening night", 12, LocalTime.of(19, 30), LocalTime.of(22, 0));
 
         Map<Position, StringKind> sluice = strings.violin("Sluice");
         Map<Position, StringKind> ember = strings.violinGut("Ember");
@@ -321,15 +328,14 @@ class LanternQuay implements ApplicationRunner {
         }
     }
 
-    private void enter(String name, Steadiness steadiness, int inDays, LocalTime time) {
-        Instant begins = clock.instant()
-                .atZone(ZONE)
-                .toLocalDate()
-                .plusDays(inDays)
-                .atTime(time)
-                .atZone(ZONE)
-                .toInstant();
-        diary.enter(new Occasion(name, steadiness, begins));
+    private void enter(OccasionKind kind, String name, int inDays, LocalTime from, LocalTime until) {
+        LocalDate day = clock.instant().atZone(ZONE).toLocalDate().plusDays(inDays);
+        occasions.enter(new Occasion.What(
+                kind,
+                name,
+                "",
+                day.atTime(from).atZone(ZONE).toInstant(),
+                day.atTime(until).atZone(ZONE).toInstant()));
     }
 
     private Instant daysAgo(int days) {

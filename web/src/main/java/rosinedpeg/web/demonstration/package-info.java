@@ -10,7 +10,7 @@
             "instrument",
             "bench",
             "settling",
-            "diary",
+            "occasions",
             "pegs",
             "findings",
             "aftercare"

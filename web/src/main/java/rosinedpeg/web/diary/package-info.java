@@ -1,8 +1,18 @@
 /**
- * The dates the strings have to be ready for. {@link rosinedpeg.web.diary.Diary} has those to come; each says how well a
- * string has to hold.
+ * The diary: week by week what is played, and between that what follows from it. {@code Weeks} puts it together,
+ * {@code CalendarFile} reads and writes it for calendar programs, {@code DiaryFeeds} hands it to them by a secret address.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {})
+@org.springframework.modulith.ApplicationModule(
+        allowedDependencies = {
+            "platform",
+            "occasions",
+            "instrument",
+            "drawer",
+            "drawing",
+            "settling",
+            "aftercare",
+            "rack"
+        })
 @NullMarked
 package rosinedpeg.web.diary;
 

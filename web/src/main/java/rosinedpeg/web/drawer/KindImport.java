@@ -1,45 +1,36 @@
 package rosinedpeg.web.drawer;
 
-import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.web.platform.WaitingFiles;
 
 /**
- * Kinds of string that come in a file: first it is shown what each row would do, and then all of them are taken in or none. The
- * file waits meanwhile, so that what was shown is what is taken in.
+ * Kinds of string that come in a file: first it is shown what each row would do, and then all of them are taken in or none.
  */
 @Service
 @Transactional
 class KindImport {
 
-    private static final Duration WAITS = Duration.ofDays(1);
-
     private final StringKinds kinds;
-    private final WaitingFileRepository waiting;
-    private final Clock clock;
+    private final WaitingFiles waiting;
 
-    KindImport(StringKinds kinds, WaitingFileRepository waiting, Clock clock) {
+    KindImport(StringKinds kinds, WaitingFiles waiting) {
         this.kinds = kinds;
         this.waiting = waiting;
-        this.clock = clock;
     }
 
     /** {@return where a file waits that has been read so far that it can be shown} */
     UUID keep(String content) {
-        Instant now = clock.instant();
-        waiting.deleteByCameAtBefore(now.minus(WAITS));
-        return waiting.save(new WaitingFileEntity(content, now)).id();
+        return waiting.keep(WaitingFiles.Purpose.STRINGS, content);
     }
 
     /** {@return what each row of a file that waits would do; empty when it no longer waits} */
     Optional<Preview> preview(UUID id) {
-        return waiting.findById(id).map(file -> preview(KindTable.read(file.content())));
+        return waiting.content(WaitingFiles.Purpose.STRINGS, id).map(content -> preview(KindTable.read(content)));
     }
 
     private Preview preview(KindTable.Read read) {
@@ -81,7 +72,7 @@ class KindImport {
         }
         preview.ifPresent(there -> {
             kinds.add(there.fresh());
-            waiting.deleteById(id);
+            waiting.taken(id);
         });
         return Optional.of(preview.map(there -> there.fresh().size()).orElse(0));
     }

@@ -1,15 +1,9 @@
 package rosinedpeg.web.drawer;
 
-import static java.nio.charset.StandardCharsets.UTF_16;
-import static java.nio.charset.StandardCharsets.UTF_8;
-
 import java.io.IOException;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -47,8 +41,6 @@ final class KindTable {
 
     /** A cell that begins with one of these is a formula to a spreadsheet. */
     private static final String FORMULA = "=+-@\t\r";
-
-    private static final Charset WESTERN = Charset.forName("windows-1252");
 
     /** What stands in the table, column by column. */
     enum Column {
@@ -142,36 +134,9 @@ final class KindTable {
     }
 
     /**
-     * The text of a file.
-     *
-     * @param bytes the file
-     * @return its text; empty where it is none
-     */
-    static Optional<String> text(byte[] bytes) {
-        boolean wide = bytes.length > 1
-                && (bytes[0] == (byte) 0xfe && bytes[1] == (byte) 0xff
-                        || bytes[0] == (byte) 0xff && bytes[1] == (byte) 0xfe);
-        String text;
-        try {
-            text = (wide ? UTF_16 : UTF_8)
-                    .newDecoder()
-                    .decode(ByteBuffer.wrap(bytes))
-                    .toString();
-        } catch (CharacterCodingException notUnicode) {
-            text = new String(bytes, WESTERN);
-        }
-        String plain = text.startsWith("\ufeff") ? text.substring(1) : text;
-        return plain.isBlank() || plain.chars().anyMatch(KindTable::isOfNoText) ? Optional.empty() : Optional.of(plain);
-    }
-
-    private static boolean isOfNoText(int character) {
-        return character < ' ' && character != '\n' && character != '\r' && character != '\t' || character == 0xfffd;
-    }
-
-    /**
      * Reads a table.
      *
-     * @param text what {@link #text(byte[])} gave
+     * @param text what {@link rosinedpeg.web.platform.TextFile} gave
      * @return what stands in it
      */
     static Read read(String text) {

@@ -23,6 +23,7 @@ import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.TextFile;
 import rosinedpeg.web.platform.Words;
 
 /** Kinds of string as a table, out and in. */
@@ -77,7 +78,7 @@ class KindTableController {
         if (file.getSize() > KindTable.LARGEST_BYTES) {
             return ask(model, Optional.of(words.say("kinds.import.large", KindTable.LARGEST_BYTES / 1000)));
         }
-        Optional<String> text = KindTable.text(file.getBytes());
+        Optional<String> text = TextFile.of(file.getBytes());
         if (text.isEmpty()) {
             return ask(model, Optional.of(words.say("kinds.import.noText")));
         }

@@ -6,9 +6,9 @@ import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.diary.Occasion;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.occasions.Occasion;
 
 /**
  * Until when the chosen strings may be changed for an occasion.

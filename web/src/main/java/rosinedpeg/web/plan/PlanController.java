@@ -32,13 +32,13 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
-import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
@@ -54,7 +54,7 @@ class PlanController {
     private final Instruments instruments;
     private final Inspections inspections;
     private final RunStart start;
-    private final Diary diary;
+    private final Occasions occasions;
     private final Habits habits;
     private final PegLooks pegLooks;
     private final BenchCard card;
@@ -67,7 +67,7 @@ class PlanController {
             Instruments instruments,
             Inspections inspections,
             RunStart start,
-            Diary diary,
+            Occasions occasions,
             Habits habits,
             PegLooks pegLooks,
             BenchCard card,
@@ -78,7 +78,7 @@ class PlanController {
         this.instruments = instruments;
         this.inspections = inspections;
         this.start = start;
-        this.diary = diary;
+        this.occasions = occasions;
         this.habits = habits;
         this.pegLooks = pegLooks;
         this.card = card;
@@ -221,7 +221,9 @@ class PlanController {
                 several ? check.judgeTogether(replacements) : Optional.empty(),
                 request.map(ChangePlanner::plan).map(plan -> Course.of(plan, habits.kit(), chosen)),
                 request.filter(there -> several).map(this::comparison),
-                request.isEmpty() ? List.of() : OccasionAdvice.of(diary.toCome(), instrument, chosen, clock.instant()));
+                request.isEmpty()
+                        ? List.of()
+                        : OccasionAdvice.of(occasions.toCome(), instrument, chosen, clock.instant()));
     }
 
     /** What the form does not say, or says of another instrument, is as it is on this one. */

@@ -9,7 +9,7 @@
             "instrument",
             "drawer",
             "bench",
-            "diary",
+            "occasions",
             "drawing",
             "pegs",
             "findings",

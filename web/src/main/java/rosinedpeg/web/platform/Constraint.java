@@ -8,6 +8,8 @@ import org.springframework.dao.DataIntegrityViolationException;
 public enum Constraint {
     /** Two instruments of a workshop have the same name. */
     INSTRUMENT_NAME,
+    /** Two dates of a workshop begin at one moment under one name. */
+    OCCASION_ONCE,
     /** Two kinds of string of a workshop are the same. */
     STRING_KIND_ONCE,
     /** Two runs of an instrument are open. */

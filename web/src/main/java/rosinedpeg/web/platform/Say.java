@@ -161,6 +161,21 @@ public class Say {
         return date("date.day", moment.atZone(zone));
     }
 
+    /** {@return the day, as Thu 3 Dec} */
+    public String day(LocalDate day) {
+        return date("date.day", day);
+    }
+
+    /** {@return the day within a week, as Thu 3} */
+    public String dayOfWeek(LocalDate day) {
+        return date("date.dayOfWeek", day);
+    }
+
+    /** {@return the time of day, as 14:00} */
+    public String time(Instant moment, ZoneId zone) {
+        return date("date.time", moment.atZone(zone));
+    }
+
     /** {@return the day and the time, as Thu 3 Dec, 14:00} */
     public String dayAndTime(Instant moment, ZoneId zone) {
         return date("date.dayAndTime", moment.atZone(zone));

@@ -36,6 +36,7 @@ class SecurityConfiguration {
                                 "/sign-in",
                                 "/begin",
                                 "/join/*",
+                                "/feeds/*",
                                 "/assets/**",
                                 "/webjars/**",
                                 "/actuator/health",

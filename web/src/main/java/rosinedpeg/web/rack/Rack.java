@@ -14,6 +14,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
@@ -24,7 +25,6 @@ import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.OpenRuns;
 import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.bench.UnreadableRun;
-import rosinedpeg.web.diary.Diary;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
@@ -35,6 +35,7 @@ import rosinedpeg.web.instrument.InstrumentEvent;
 import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
@@ -45,7 +46,7 @@ import rosinedpeg.web.settling.Settlings;
  * places that are out of date are worked out again.
  */
 @Service
-class Rack {
+public class Rack {
 
     /** So many places are worked out at a time. */
     private static final Limit AT_A_TIME = Limit.of(500);
@@ -58,7 +59,7 @@ class Rack {
     private final Benches benches;
     private final Settlings settlings;
     private final Notes notes;
-    private final Diary diary;
+    private final Occasions occasions;
     private final Clock clock;
 
     Rack(
@@ -67,14 +68,14 @@ class Rack {
             Benches benches,
             Settlings settlings,
             Notes notes,
-            Diary diary,
+            Occasions occasions,
             Clock clock) {
         this.places = places;
         this.instruments = instruments;
         this.benches = benches;
         this.settlings = settlings;
         this.notes = notes;
-        this.diary = diary;
+        this.occasions = occasions;
         this.clock = clock;
     }
 
@@ -100,7 +101,14 @@ class Rack {
                 all > ListPage.MOST,
                 places.countUpTo(Need.lastThatWantsHands()),
                 instruments.retiredCount(),
-                diary.toCome());
+                occasions.toCome());
+    }
+
+    /** {@return the instruments with a string that will be due by then, the first due first, and no more than so many} */
+    @Transactional
+    public List<UUID> dueBy(Instant then, int most) {
+        bringUpToDate();
+        return places.dueBy(then, Limit.of(most));
     }
 
     /** Something happened to an instrument. */
@@ -143,8 +151,16 @@ class Rack {
             List<SettlingString> young = settling.getOrDefault(id, List.of());
             Standing standing = requireNonNull(standings.get(id));
             Need need = Need.of(standing, onBench.contains(id), referred.contains(id), !young.isEmpty());
-            place.take(need, until(standing, young, now));
+            place.take(need, until(standing, young, now), firstDue(standing, now));
         }
+    }
+
+    private static @Nullable Instant firstDue(Standing instrument, Instant now) {
+        return instrument.strings().stream()
+                .filter(string -> string.fittedAt().isPresent())
+                .map(string -> string.dueAt(now))
+                .min(Instant::compareTo)
+                .orElse(null);
     }
 
     /** When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds. */

@@ -1,7 +1,7 @@
 package rosinedpeg.web.rack;
 
 import java.util.List;
-import rosinedpeg.web.diary.Occasion;
+import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.platform.ListPage;
 
 /**

@@ -26,6 +26,7 @@ class RackPlaceEntity {
     private Instant arrivedAt;
     private short urgency;
     private @Nullable Instant holdsUntil;
+    private @Nullable Instant dueAt;
 
     protected RackPlaceEntity() {}
 
@@ -33,7 +34,7 @@ class RackPlaceEntity {
         this.instrumentId = instrumentId;
         this.name = inSmallLetters(name);
         this.arrivedAt = arrivedAt;
-        take(Need.NO_STRINGS, Instant.EPOCH);
+        take(Need.NO_STRINGS, Instant.EPOCH, null);
     }
 
     private static String inSmallLetters(String name) {
@@ -50,9 +51,10 @@ class RackPlaceEntity {
         return instrumentId;
     }
 
-    /** It needs that, until then if nothing happens to it. */
-    void take(Need need, Instant until) {
+    /** It needs that, until then if nothing happens to it; its first string is due at that moment, if one of known age is on. */
+    void take(Need need, Instant until, @Nullable Instant due) {
         urgency = (short) need.urgency();
         holdsUntil = until;
+        dueAt = due;
     }
 }

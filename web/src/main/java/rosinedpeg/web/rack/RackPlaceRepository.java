@@ -23,6 +23,10 @@ interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
     @Query("select place from RackPlaceEntity place order by place.urgency, place.arrivedAt, place.instrumentId")
     Page<RackPlaceEntity> inOrder(Pageable window);
 
+    @Query("select place.instrumentId from RackPlaceEntity place where place.dueAt <= :then"
+            + " order by place.dueAt, place.instrumentId")
+    List<UUID> dueBy(Instant then, Limit most);
+
     @Query("select count(place) from RackPlaceEntity place where place.urgency <= :urgency")
     int countUpTo(int urgency);
 

@@ -10,7 +10,7 @@
             "drawer",
             "bench",
             "settling",
-            "diary",
+            "occasions",
             "drawing",
             "measure",
             "findings",

@@ -20,9 +20,9 @@ import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.core.working.Working;
-import rosinedpeg.web.diary.Diary;
-import rosinedpeg.web.diary.Occasion;
 import rosinedpeg.web.drawing.SettlingChart;
+import rosinedpeg.web.occasions.Occasion;
+import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -41,14 +41,14 @@ class SettlingController {
     private static final Range READING = new Range(-400, 50, Unit.CENT);
 
     private final Settlings settlings;
-    private final Diary diary;
+    private final Occasions occasions;
     private final WorkingView workings;
     private final Say say;
     private final Clock clock;
 
-    SettlingController(Settlings settlings, Diary diary, WorkingView workings, Say say, Clock clock) {
+    SettlingController(Settlings settlings, Occasions occasions, WorkingView workings, Say say, Clock clock) {
         this.settlings = settlings;
-        this.diary = diary;
+        this.occasions = occasions;
         this.workings = workings;
         this.say = say;
         this.clock = clock;
@@ -139,7 +139,8 @@ class SettlingController {
     private String show(UUID fittedId, Model model) {
         SettlingString string = settlings.get(fittedId);
         Page.lay(
-                new OnePage(string, diary.toCome(), chart(string, 760, 330), chart(string, 380, 250), clock.instant()),
+                new OnePage(
+                        string, occasions.toCome(), chart(string, 760, 330), chart(string, 380, 250), clock.instant()),
                 model);
         return "settling/one";
     }

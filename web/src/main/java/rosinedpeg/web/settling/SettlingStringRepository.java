@@ -4,6 +4,7 @@ import jakarta.persistence.LockModeType;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -18,6 +19,11 @@ interface SettlingStringRepository extends JpaRepository<SettlingStringEntity, U
     @Query("select string.fittedStringId from SettlingStringEntity string where string.steadyAt > :now"
             + " order by string.fittedAt desc, string.fittedStringId")
     Page<UUID> unsteady(Instant now, Pageable window);
+
+    /** Those that came on since, the newest first. */
+    @Query("select string.fittedStringId from SettlingStringEntity string where string.fittedAt > :since"
+            + " order by string.fittedAt desc, string.fittedStringId")
+    List<UUID> since(Instant since, Limit most);
 
     /**
      * From when one holds has to be worked out again. Written even if it is open already, so that it waits for whoever is working

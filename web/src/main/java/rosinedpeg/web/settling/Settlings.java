@@ -14,6 +14,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.event.EventListener;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.settling.SettlingFit;
@@ -84,6 +85,15 @@ public class Settlings {
         ListPage<UUID> page = ListPage.of(kept.unsteady(clock.instant(), ListPage.after(from)));
         Map<UUID, SettlingString> strings = get(page.shown());
         return page.flatMap(id -> Optional.ofNullable(strings.get(id)));
+    }
+
+    /** {@return the strings that are so new that they may still settle, the newest first, and no more than so many} */
+    public List<SettlingString> young(int most) {
+        List<UUID> ids = kept.since(clock.instant().minus(SETTLED_AFTER), Limit.of(most));
+        Map<UUID, SettlingString> strings = get(ids);
+        return ids.stream()
+                .flatMap(id -> Optional.ofNullable(strings.get(id)).stream())
+                .toList();
     }
 
     /** Works out until when those strings settle that have been fitted or read since the last look. */

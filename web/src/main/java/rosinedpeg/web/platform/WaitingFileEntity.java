@@ -1,14 +1,18 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.platform;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
 
 /** A file that somebody is shown before it is taken in. */
 @Entity
+@Immutable
 @Table(name = "waiting_file")
 class WaitingFileEntity {
 
@@ -18,13 +22,17 @@ class WaitingFileEntity {
     @TenantId
     private UUID workshopId;
 
+    @Enumerated(EnumType.STRING)
+    private WaitingFiles.Purpose purpose;
+
     private String content;
     private Instant cameAt;
 
     protected WaitingFileEntity() {}
 
-    WaitingFileEntity(String content, Instant cameAt) {
+    WaitingFileEntity(WaitingFiles.Purpose purpose, String content, Instant cameAt) {
         this.id = UUID.randomUUID();
+        this.purpose = purpose;
         this.content = content;
         this.cameAt = cameAt;
     }

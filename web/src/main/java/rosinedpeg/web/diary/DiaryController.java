@@ -1,0 +1,209 @@
+package rosinedpeg.web.diary;
+
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.dates.OccasionKind;
+import rosinedpeg.web.occasions.Occasion;
+import rosinedpeg.web.occasions.Occasions;
+import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Role;
+
+/** The weeks, a day on one sheet, and the dates that people enter. */
+@Controller
+class DiaryController {
+
+    private final Weeks weeks;
+    private final Occasions occasions;
+
+    DiaryController(Weeks weeks, Occasions occasions) {
+        this.weeks = weeks;
+        this.occasions = occasions;
+    }
+
+    /**
+     * Shows some weeks.
+     *
+     * @param from a day of the first of them; today when none is given
+     */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/diary")
+    String weeks(@RequestParam(required = false) @Nullable LocalDate from, Model model) {
+        ZoneId zone = CurrentWorkshop.zone();
+        LocalDate today = weeks.today(zone);
+        LocalDate first = within(from == null ? today : from, today);
+        List<Week> shown = weeks.weeks(first, zone);
+        LocalDate monday = shown.get(0).monday();
+        Page.lay(
+                new DiaryPage(
+                        shown,
+                        today,
+                        monday.minusWeeks(Weeks.SHOWN),
+                        monday.plusWeeks(Weeks.SHOWN),
+                        !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
+                        occasions.toCome().isEmpty()),
+                model);
+        return "diary/weeks";
+    }
+
+    /** Shows one day, as it is printed. */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/diary/day/{day}")
+    String day(@PathVariable LocalDate day, Model model) {
+        ZoneId zone = CurrentWorkshop.zone();
+        Page.lay(new DayPage(weeks.day(within(day, weeks.today(zone)), zone)), model);
+        return "diary/day";
+    }
+
+    private static LocalDate within(LocalDate day, LocalDate today) {
+        LocalDate earliest = today.minusYears(DiaryForm.YEARS);
+        LocalDate latest = today.plusYears(DiaryForm.YEARS);
+        return day.isBefore(earliest) ? earliest : day.isAfter(latest) ? latest : day;
+    }
+
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/diary/new")
+    String blank(@RequestParam(required = false) @Nullable LocalDate on, Model model) {
+        LocalDate today = weeks.today(CurrentWorkshop.zone());
+        model.addAttribute("form", DiaryForm.blank(within(on == null ? today : on, today)));
+        return show(Optional.empty(), model);
+    }
+
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/diary/new")
+    String enter(
+            @ModelAttribute("form") DiaryForm form, BindingResult result, Model model, RedirectAttributes redirect) {
+        List<Occasion.What> dates = form.read(result, weeks.today(CurrentWorkshop.zone()), CurrentWorkshop.zone());
+        if (dates.isEmpty()) {
+            return show(Optional.empty(), model);
+        }
+        return kept(() -> occasions.enter(dates), Optional.empty(), form, result, model, redirect, "diary.entered");
+    }
+
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/diary/{id}")
+    String one(@PathVariable UUID id, Model model) {
+        Occasion one = occasions.get(id);
+        model.addAttribute("form", DiaryForm.of(one, CurrentWorkshop.zone()));
+        return show(Optional.of(one), model);
+    }
+
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/diary/{id}")
+    String change(
+            @PathVariable UUID id,
+            @ModelAttribute("form") DiaryForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        Occasion one = occasions.get(id);
+        ZoneId zone = CurrentWorkshop.zone();
+        List<Occasion.What> dates = form.read(result, weeks.today(zone), zone);
+        if (dates.isEmpty()) {
+            return show(Optional.of(one), model);
+        }
+        return kept(
+                () -> occasions.change(id, form.version(), dates.get(0), form.following(), zone),
+                Optional.of(one),
+                form,
+                result,
+                model,
+                redirect,
+                "diary.changed");
+    }
+
+    /** Takes out a date, with those of its series that come after it where that is wanted. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/diary/{id}/remove")
+    String remove(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "false") boolean following,
+            RedirectAttributes redirect) {
+        Occasion one = occasions.get(id);
+        occasions.remove(id, following);
+        redirect.addFlashAttribute("notice", "diary.removed");
+        redirect.addFlashAttribute("noticeOf", one.name());
+        return "redirect:/diary";
+    }
+
+    private String kept(
+            Runnable keep,
+            Optional<Occasion> one,
+            DiaryForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect,
+            String done) {
+        try {
+            keep.run();
+        } catch (OptimisticLockingFailureException meanwhile) {
+            result.reject("edit.meanwhile");
+            return show(one, model);
+        } catch (DataIntegrityViolationException complaint) {
+            if (!Constraint.OCCASION_ONCE.isViolatedBy(complaint)) {
+                throw complaint;
+            }
+            result.rejectValue("name", "diary.there");
+            return show(one, model);
+        }
+        redirect.addFlashAttribute("notice", done);
+        redirect.addFlashAttribute("noticeOf", form.name().strip());
+        return "redirect:/diary?from=" + form.day();
+    }
+
+    private String show(Optional<Occasion> one, Model model) {
+        Page.lay(
+                new OccasionPage(
+                        one, one.map(occasions::following).orElse(0), OccasionKind.values(), DiaryForm.MOST_WEEKS),
+                model);
+        return "diary/occasion";
+    }
+
+    /**
+     * Some weeks.
+     *
+     * @param weeks the weeks
+     * @param today the day it is
+     * @param earlier the first day of the weeks before them
+     * @param later the first day of the weeks after them
+     * @param atToday whether they begin with this week
+     * @param nothingToCome whether nothing is to be played
+     */
+    record DiaryPage(
+            List<Week> weeks,
+            LocalDate today,
+            LocalDate earlier,
+            LocalDate later,
+            boolean atToday,
+            boolean nothingToCome) {}
+
+    /** One day. */
+    record DayPage(Day day) {}
+
+    /**
+     * A date, or an empty form for one.
+     *
+     * @param occasion the date; empty for a new one
+     * @param followers how many of its series come after it
+     * @param kinds what it can be
+     * @param mostWeeks after how many weeks it may be repeated
+     */
+    record OccasionPage(Optional<Occasion> occasion, int followers, OccasionKind[] kinds, int mostWeeks) {}
+}

@@ -1,0 +1,65 @@
+package rosinedpeg.web.diary;
+
+import java.time.ZoneId;
+import org.springframework.stereotype.Component;
+import rosinedpeg.web.aftercare.OwedWords;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.Words;
+
+/** Puts into words what follows for a day. In templates: {@code @diaryWords}. */
+@Component("diaryWords")
+class DiaryWords {
+
+    private final Words words;
+    private final Say say;
+    private final OwedWords owedWords;
+
+    DiaryWords(Words words, Say say, OwedWords owedWords) {
+        this.words = words;
+        this.say = say;
+        this.owedWords = owedWords;
+    }
+
+    /** {@return what it concerns: II and III, or what is owed} */
+    public String what(Told told) {
+        return told.owed() != null ? owedWords.says(told.owed()) : words.list(told.strings());
+    }
+
+    /** {@return what, in few words: Pit 1 violin: change II and III} */
+    String event(Told told) {
+        return words.say(
+                "diary.event." + told.kind(),
+                told.instrument(),
+                what(told),
+                told.strings().size());
+    }
+
+    /** {@return until when and what for} */
+    public String says(Told told, ZoneId zone) {
+        return switch (told.kind()) {
+            case CHANGE -> change(told, zone);
+            case HOLDS_REHEARSAL, HOLDS_CONCERT -> words.say("diary.says.from", say.time(told.at(), zone));
+            case OWED ->
+                told.owed() == null
+                        ? ""
+                        : words.say("aftercare.since", say.day(told.owed().since(), zone));
+            case BRIDGE -> words.say("diary.says.bridge");
+        };
+    }
+
+    private String change(Told told, ZoneId zone) {
+        String tooSoon = told.tooSoon() == null
+                ? ""
+                : " " + words.say("diary.says.tooSoon", told.tooSoon().name());
+        if (told.playedFirst() == null) {
+            return words.say(told.due() == null ? "diary.says.overdue" : "diary.says.due") + tooSoon;
+        }
+        String first = told.playedFirst().name();
+        if (told.due() == null) {
+            return words.say("diary.says.overdueBy", say.time(told.at(), zone), first) + tooSoon;
+        }
+        return told.isDueDay() && told.latest() != null
+                ? words.say("diary.says.dueFor", first, say.dayAndTime(told.latest(), zone)) + tooSoon
+                : words.say("diary.says.by", say.time(told.at(), zone), first, say.day(told.due(), zone)) + tooSoon;
+    }
+}

@@ -1,0 +1,339 @@
+package rosinedpeg.web.diary;
+
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.maxBy;
+import static java.util.stream.Collectors.toList;
+
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.TemporalAdjusters;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.dates.BridgeWatch;
+import rosinedpeg.core.dates.SafeChange;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.aftercare.Aftercare;
+import rosinedpeg.web.aftercare.OwedWork;
+import rosinedpeg.web.drawing.WeekDrawing;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.occasions.Occasion;
+import rosinedpeg.web.occasions.Occasions;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.rack.Rack;
+import rosinedpeg.web.settling.SettlingString;
+import rosinedpeg.web.settling.Settlings;
+
+/**
+ * The diary week by week: what is played, and what follows from it. However many instruments there are, no more is worked out than
+ * a page shows.
+ */
+@Service
+@Transactional
+class Weeks {
+
+    /** So many weeks are shown at a time. */
+    static final int SHOWN = 4;
+    /** Of every sort of work at most so much is told. */
+    static final int MOST = 60;
+
+    private static final int DAYS = 7;
+
+    private final Occasions occasions;
+    private final Instruments instruments;
+    private final Settlings settlings;
+    private final Aftercare aftercare;
+    private final Rack rack;
+    private final Say say;
+    private final Clock clock;
+
+    Weeks(
+            Occasions occasions,
+            Instruments instruments,
+            Settlings settlings,
+            Aftercare aftercare,
+            Rack rack,
+            Say say,
+            Clock clock) {
+        this.occasions = occasions;
+        this.instruments = instruments;
+        this.settlings = settlings;
+        this.aftercare = aftercare;
+        this.rack = rack;
+        this.say = say;
+        this.clock = clock;
+    }
+
+    /** {@return the day it is} */
+    LocalDate today(ZoneId zone) {
+        return clock.instant().atZone(zone).toLocalDate();
+    }
+
+    /**
+     * Some weeks.
+     *
+     * @param from a day of the first of them
+     * @param zone the workshop's zone
+     * @return them
+     */
+    List<Week> weeks(LocalDate from, ZoneId zone) {
+        LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        LocalDate end = monday.plusDays((long) SHOWN * DAYS);
+        List<Occasion> dates = occasions.between(start(monday, zone), start(end, zone));
+        List<Told> told = told(start(end, zone), zone);
+        List<SettlingString> young = settlings.young(MOST);
+        return IntStream.range(0, SHOWN)
+                .mapToObj(week -> week(monday.plusDays((long) week * DAYS), dates, told, young, zone))
+                .toList();
+    }
+
+    /** {@return a single day} */
+    Day day(LocalDate day, ZoneId zone) {
+        Instant end = start(day.plusDays(1), zone);
+        return day(day, occasions.between(start(day, zone), end), told(end, zone), zone);
+    }
+
+    private Week week(
+            LocalDate monday, List<Occasion> dates, List<Told> told, List<SettlingString> young, ZoneId zone) {
+        List<LocalDate> days =
+                IntStream.range(0, DAYS).mapToObj(monday::plusDays).toList();
+        LocalDate today = today(zone);
+        Instant end = start(monday.plusDays(DAYS), zone);
+        return new Week(
+                monday,
+                monday.plusDays(DAYS - 1L),
+                dates.stream()
+                        .filter(one -> one.kind().takesDays()
+                                && one.beginsAt().isBefore(end)
+                                && one.what().endsAt().isAfter(start(monday, zone)))
+                        .toList(),
+                days.stream()
+                        .map(day -> day(day, dates, told, zone))
+                        .filter(day -> !day.isEmpty() || day.day().equals(today))
+                        .toList(),
+                WeekDrawing.of(
+                        Stream.concat(days.stream(), Stream.of(monday.plusDays(DAYS)))
+                                .map(day -> start(day, zone))
+                                .toList(),
+                        days.stream().map(say::dayOfWeek).toList(),
+                        dates.stream()
+                                .filter(one -> !one.kind().takesDays() && within(one.beginsAt(), monday, zone))
+                                .map(one -> new WeekDrawing.Played(one.kind(), one.beginsAt()))
+                                .toList(),
+                        told.stream()
+                                .filter(one -> one.kind() == Told.Kind.CHANGE && within(one.at(), monday, zone))
+                                .map(Told::at)
+                                .toList(),
+                        moment -> toLose(young, moment),
+                        clock.instant()));
+    }
+
+    private static boolean within(Instant moment, LocalDate monday, ZoneId zone) {
+        LocalDate day = moment.atZone(zone).toLocalDate();
+        return !day.isBefore(monday) && day.isBefore(monday.plusDays(DAYS));
+    }
+
+    private static double toLose(List<SettlingString> young, Instant moment) {
+        return young.stream()
+                .filter(string -> !moment.isBefore(string.fittedAt()) && string.unsteadyAt(moment))
+                .mapToDouble(string -> 1
+                        - string.forecast().lostCents(string.hoursAt(moment))
+                                / string.forecast().totalCents())
+                .max()
+                .orElse(0);
+    }
+
+    private static Day day(LocalDate day, List<Occasion> dates, List<Told> told, ZoneId zone) {
+        Map<Told.Kind, List<Told>> ofDay = new LinkedHashMap<>();
+        for (Told.Kind kind : Told.Kind.values()) {
+            List<Told> ofKind = told.stream()
+                    .filter(one -> one.kind() == kind && one.day(zone).equals(day))
+                    .toList();
+            if (!ofKind.isEmpty()) {
+                ofDay.put(kind, ofKind);
+            }
+        }
+        return new Day(
+                day,
+                dates.stream()
+                        .filter(one -> !one.kind().takesDays()
+                                && one.beginsAt().atZone(zone).toLocalDate().equals(day))
+                        .toList(),
+                ofDay);
+    }
+
+    /** {@return all that follows between now and then, the earliest first} */
+    List<Told> told(Instant until, ZoneId zone) {
+        Instant now = clock.instant();
+        if (!until.isAfter(now)) {
+            return List.of();
+        }
+        List<SettlingString> young = settlings.young(MOST);
+        return Stream.of(changes(until, zone, now), holding(young, zone, now), bridges(young, zone, now), owed(now))
+                .flatMap(Collection::stream)
+                .filter(one -> one.at().isBefore(until))
+                .sorted(Comparator.comparing(Told::at).thenComparing(Told::instrument))
+                .toList();
+    }
+
+    private List<Told> changes(Instant until, ZoneId zone, Instant now) {
+        List<Occasion> played = occasions.allToCome();
+        List<SafeChange.Performance> performances = played.stream()
+                .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
+                .toList();
+        // What is due a little later may have to be changed before, since nothing holds at once.
+        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST);
+        Map<UUID, Standing> standings = instruments.standings(due);
+        List<Told> told = new ArrayList<>();
+        for (UUID id : due) {
+            Standing standing = standings.get(id);
+            if (standing != null) {
+                told.addAll(together(
+                        standing.strings().stream()
+                                .filter(string -> string.fittedAt().isPresent())
+                                .map(string -> change(standing, string, played, performances, now))
+                                .toList(),
+                        zone));
+            }
+        }
+        return told;
+    }
+
+    private static Told change(
+            Standing standing,
+            StringOn string,
+            List<Occasion> played,
+            List<SafeChange.Performance> performances,
+            Instant now) {
+        Instant due = string.dueAt(now);
+        SafeChange safe = SafeChange.of(string.kind().spec().core(), performances, due, now);
+        Instant at = due.isAfter(now) && due.isBefore(safe.latest()) ? due : safe.latest();
+        return new Told(
+                Told.Kind.CHANGE,
+                standing.id(),
+                standing.name(),
+                List.of(string.position()),
+                at,
+                due.isAfter(now) ? due : null,
+                safe.latest(),
+                safe.playedFirst().flatMap(first -> at(first, played)).orElse(null),
+                safe.tooSoon().flatMap(first -> at(first, played)).orElse(null),
+                null);
+    }
+
+    private static Optional<Occasion> at(SafeChange.Performance performance, List<Occasion> played) {
+        return played.stream()
+                .filter(one -> one.beginsAt().equals(performance.beginsAt()))
+                .findFirst();
+    }
+
+    /** Strings of one instrument for which the same is told on one day stand in one line, at the earliest of their moments. */
+    private static List<Told> together(List<Told> ofStrings, ZoneId zone) {
+        return ofStrings.stream()
+                .collect(groupingBy(
+                        one -> List.of(
+                                one.kind(), one.day(zone), Optional.ofNullable(one.playedFirst()), one.due() == null),
+                        LinkedHashMap::new,
+                        toList()))
+                .values()
+                .stream()
+                .map(same -> {
+                    Told first =
+                            same.stream().min(Comparator.comparing(Told::at)).orElseThrow();
+                    TreeSet<Position> strings = new TreeSet<>();
+                    same.forEach(one -> strings.addAll(one.strings()));
+                    return new Told(
+                            first.kind(),
+                            first.instrumentId(),
+                            first.instrument(),
+                            List.copyOf(strings),
+                            first.at(),
+                            first.due(),
+                            first.latest(),
+                            first.playedFirst(),
+                            first.tooSoon(),
+                            null);
+                })
+                .toList();
+    }
+
+    private static List<Told> holding(List<SettlingString> young, ZoneId zone, Instant now) {
+        List<Told> told = new ArrayList<>();
+        for (Map.Entry<Told.Kind, Steadiness> kind : Map.of(
+                        Told.Kind.HOLDS_REHEARSAL, Steadiness.REHEARSAL, Told.Kind.HOLDS_CONCERT, Steadiness.CONCERT)
+                .entrySet()) {
+            Map<UUID, List<Told>> ofInstruments = young.stream()
+                    .map(string -> Told.of(
+                            kind.getKey(),
+                            string.instrument().id(),
+                            string.instrument().name(),
+                            List.of(string.position()),
+                            string.steadyBetween(kind.getValue()).latest()))
+                    .filter(one -> one.at().isAfter(now))
+                    .collect(groupingBy(Told::instrumentId, LinkedHashMap::new, toList()));
+            ofInstruments.values().forEach(one -> told.addAll(together(one, zone)));
+        }
+        return told;
+    }
+
+    private static List<Told> bridges(List<SettlingString> young, ZoneId zone, Instant now) {
+        LocalDate today = now.atZone(zone).toLocalDate();
+        Map<UUID, Optional<SettlingString>> latest = young.stream()
+                .collect(groupingBy(
+                        string -> string.instrument().id(),
+                        LinkedHashMap::new,
+                        maxBy(Comparator.comparing(SettlingString::fittedAt))));
+        List<Told> told = new ArrayList<>();
+        latest.values()
+                .forEach(one -> one.ifPresent(string -> {
+                    LocalDate changed = string.fittedAt().atZone(zone).toLocalDate();
+                    for (int days = 0; days <= BridgeWatch.DAYS; days++) {
+                        LocalDate day = today.plusDays(days);
+                        if (BridgeWatch.asksOn(changed, day)) {
+                            told.add(Told.of(
+                                    Told.Kind.BRIDGE,
+                                    string.instrument().id(),
+                                    string.instrument().name(),
+                                    List.of(),
+                                    days == 0 ? now : start(day, zone)));
+                        }
+                    }
+                }));
+        return told;
+    }
+
+    private List<Told> owed(Instant now) {
+        Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST);
+        Map<UUID, Standing> standings = instruments.standings(owed.keySet());
+        List<Told> told = new ArrayList<>();
+        owed.forEach((id, work) -> {
+            Standing standing = standings.get(id);
+            if (standing != null) {
+                work.forEach(one -> told.add(new Told(
+                        Told.Kind.OWED, id, standing.name(), one.strings(), now, null, null, null, null, one)));
+            }
+        });
+        return told;
+    }
+
+    private static Instant start(LocalDate day, ZoneId zone) {
+        return day.atStartOfDay(zone).toInstant();
+    }
+}
