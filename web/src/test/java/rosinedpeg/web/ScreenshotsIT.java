@@ -45,6 +45,7 @@ class ScreenshotsIT extends RunningApplication {
                     .query(UUID.class)
                     .single();
             visit(page, "/settling/" + settling, "settling");
+            visit(page, "/diary", "diary");
             Page narrow = browser.open(address(), 390, 844);
             Browser.signIn(narrow, "bench");
             shoot(narrow, "rack-narrow");

@@ -117,6 +117,7 @@ class WorkingIT extends InBrowser {
         Page page = signedIn("bench", 1280);
         everyFigureOpens(page, "/");
         everyFigureOpens(page, "/settling");
+        everyFigureOpens(page, "/diary");
         everyFigureOpens(
                 page, page.locator("a.button[href^='/settling/']").first().getAttribute("href"));
         assertThat(page.locator("a[href*='/READ_LOST?']").count()).isPositive();

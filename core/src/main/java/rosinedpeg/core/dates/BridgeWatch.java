@@ -17,10 +17,10 @@ public final class BridgeWatch {
      *
      * @param changed the day the latest string came on
      * @param day the day that is asked about
-     * @return from the day after the change for a week
+     * @return from the day of the change for a week
      */
     public static boolean asksOn(LocalDate changed, LocalDate day) {
         requireNonNull(day, "day");
-        return day.isAfter(changed) && !day.isAfter(changed.plusDays(DAYS));
+        return !day.isBefore(changed) && day.isBefore(changed.plusDays(DAYS));
     }
 }

@@ -30,6 +30,7 @@ import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.clearance.Touch;
+import rosinedpeg.core.dates.BridgeWatch;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
@@ -64,9 +65,6 @@ public final class Inspection {
     private static final double EVEN_ENOUGH = 0.008;
     /** A collar that runs out within so many months is said. */
     private static final double COLLAR_WARNING_MONTHS = 12;
-
-    /** For so many days after a string went on the bridge is looked at daily. */
-    public static final int DAILY_LOOKS = 7;
 
     private final Condition condition;
     private final SetUp setUp;
@@ -153,7 +151,7 @@ public final class Inspection {
         LocalDate newest = condition.newestStringOn();
         boolean looked = condition.bridgeLookedAtOn() != null
                 && !condition.bridgeLookedAtOn().isBefore(today);
-        if (newest != null && newest.plusDays(DAILY_LOOKS).isAfter(today) && !looked) {
+        if (newest != null && BridgeWatch.asksOn(newest, today) && !looked) {
             double days = ChronoUnit.DAYS.between(newest, today);
             add(FindingKind.BRIDGE_TO_LOOK_AT, TODAY, new Figure(days, DAY, MEASURED));
         }

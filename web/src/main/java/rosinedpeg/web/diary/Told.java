@@ -19,6 +19,7 @@ import rosinedpeg.web.occasions.Occasion;
  * @param instrumentId for which instrument
  * @param instrument its name
  * @param strings the strings it concerns; none for the whole instrument
+ * @param fittedId the very string whose figure it rests on; none for the whole instrument
  * @param at the moment it is told for
  * @param due when a string becomes due that has to be changed; none where it is due already
  * @param latest until when it may be changed
@@ -31,6 +32,7 @@ record Told(
         UUID instrumentId,
         String instrument,
         List<Position> strings,
+        @Nullable UUID fittedId,
         Instant at,
         @Nullable Instant due,
         @Nullable Instant latest,
@@ -52,8 +54,19 @@ record Told(
         OWED
     }
 
-    static Told of(Kind kind, UUID instrumentId, String instrument, List<Position> strings, Instant at) {
-        return new Told(kind, instrumentId, instrument, strings, at, null, null, null, null, null);
+    static Told of(
+            Kind kind,
+            UUID instrumentId,
+            String instrument,
+            List<Position> strings,
+            @Nullable UUID fittedId,
+            Instant at) {
+        return new Told(kind, instrumentId, instrument, strings, fittedId, at, null, null, null, null, null);
+    }
+
+    /** {@return the same for several strings} */
+    Told of(List<Position> several) {
+        return new Told(kind, instrumentId, instrument, several, fittedId, at, due, latest, playedFirst, tooSoon, owed);
     }
 
     /** {@return the page on which it is done} */

@@ -18,7 +18,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -27,7 +26,6 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.BridgeWatch;
 import rosinedpeg.core.dates.SafeChange;
 import rosinedpeg.core.settling.Steadiness;
-import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.drawing.WeekDrawing;
@@ -230,6 +228,7 @@ class Weeks {
                 standing.id(),
                 standing.name(),
                 List.of(string.position()),
+                string.fittedId(),
                 at,
                 due.isAfter(now) ? due : null,
                 safe.latest(),
@@ -244,7 +243,10 @@ class Weeks {
                 .findFirst();
     }
 
-    /** Strings of one instrument for which the same is told on one day stand in one line, at the earliest of their moments. */
+    /**
+     * Strings of one instrument for which the same is told on one day stand in one line: what has to be done at the earliest of
+     * their moments, what holds at the latest.
+     */
     private static List<Told> together(List<Told> ofStrings, ZoneId zone) {
         return ofStrings.stream()
                 .collect(groupingBy(
@@ -255,21 +257,15 @@ class Weeks {
                 .values()
                 .stream()
                 .map(same -> {
-                    Told first =
-                            same.stream().min(Comparator.comparing(Told::at)).orElseThrow();
-                    TreeSet<Position> strings = new TreeSet<>();
-                    same.forEach(one -> strings.addAll(one.strings()));
-                    return new Told(
-                            first.kind(),
-                            first.instrumentId(),
-                            first.instrument(),
-                            List.copyOf(strings),
-                            first.at(),
-                            first.due(),
-                            first.latest(),
-                            first.playedFirst(),
-                            first.tooSoon(),
-                            null);
+                    Comparator<Told> byMoment = Comparator.comparing(Told::at);
+                    Told one = same.stream()
+                            .min(same.get(0).kind() == Told.Kind.CHANGE ? byMoment : byMoment.reversed())
+                            .orElseThrow();
+                    return one.of(same.stream()
+                            .flatMap(told -> told.strings().stream())
+                            .distinct()
+                            .sorted()
+                            .toList());
                 })
                 .toList();
     }
@@ -285,6 +281,7 @@ class Weeks {
                             string.instrument().id(),
                             string.instrument().name(),
                             List.of(string.position()),
+                            string.fittedId(),
                             string.steadyBetween(kind.getValue()).latest()))
                     .filter(one -> one.at().isAfter(now))
                     .collect(groupingBy(Told::instrumentId, LinkedHashMap::new, toList()));
@@ -304,7 +301,7 @@ class Weeks {
         latest.values()
                 .forEach(one -> one.ifPresent(string -> {
                     LocalDate changed = string.fittedAt().atZone(zone).toLocalDate();
-                    for (int days = 0; days <= BridgeWatch.DAYS; days++) {
+                    for (int days = 0; days < BridgeWatch.DAYS; days++) {
                         LocalDate day = today.plusDays(days);
                         if (BridgeWatch.asksOn(changed, day)) {
                             told.add(Told.of(
@@ -312,6 +309,7 @@ class Weeks {
                                     string.instrument().id(),
                                     string.instrument().name(),
                                     List.of(),
+                                    null,
                                     days == 0 ? now : start(day, zone)));
                         }
                     }
@@ -327,7 +325,7 @@ class Weeks {
             Standing standing = standings.get(id);
             if (standing != null) {
                 work.forEach(one -> told.add(new Told(
-                        Told.Kind.OWED, id, standing.name(), one.strings(), now, null, null, null, null, one)));
+                        Told.Kind.OWED, id, standing.name(), one.strings(), null, now, null, null, null, null, one)));
             }
         });
         return told;
