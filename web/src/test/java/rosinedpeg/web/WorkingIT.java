@@ -116,8 +116,8 @@ class WorkingIT extends InBrowser {
     void whatIsWornAndSettlesOpensItsWorking() {
         Page page = signedIn("bench", 1280);
         everyFigureOpens(page, "/");
-        everyFigureOpens(page, "/settling");
         everyFigureOpens(page, "/diary");
+        everyFigureOpens(page, "/settling");
         everyFigureOpens(
                 page, page.locator("a.button[href^='/settling/']").first().getAttribute("href"));
         assertThat(page.locator("a[href*='/READ_LOST?']").count()).isPositive();
