@@ -53,6 +53,7 @@ class PagesIT extends RunningApplication {
                 "/",
                 "/bench",
                 "/bench/" + openRun("Pit 5 viola"),
+                "/diary",
                 "/settling",
                 "/settling/" + string,
                 "/kit",
