@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -13,10 +15,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.Size;
 import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -57,6 +61,7 @@ import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.tailpiece.TailpieceMass;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
@@ -386,5 +391,25 @@ class InstrumentPartsTest {
         assertThat(check.judge(Position.III, set.get(Position.III)))
                 .extracting(Finding::kind)
                 .containsExactly(FindingKind.FITS);
+    }
+
+    /** Against every hour looked at by itself. */
+    @Property(tries = 200)
+    void nothingIsPlayedInHolidaysHoweverTheyOverlap(
+            @ForAll @Size(max = 5) List<@IntRange(min = -50, max = 150) Integer> begins,
+            @ForAll @IntRange(min = 0, max = 60) int long1,
+            @ForAll @IntRange(min = 0, max = 100) int until) {
+        Instant from = Instant.parse("2026-11-01T00:00:00Z");
+        List<PlayingTime.Holiday> holidays = begins.stream()
+                .map(hour -> new PlayingTime.Holiday(
+                        from.plus(Duration.ofHours(hour)), from.plus(Duration.ofHours(hour + long1))))
+                .toList();
+        long played = IntStream.range(0, until)
+                .mapToObj(hour -> from.plus(Duration.ofHours(hour)))
+                .filter(hour -> holidays.stream()
+                        .noneMatch(holiday -> !hour.isBefore(holiday.from()) && hour.isBefore(holiday.until())))
+                .count();
+        assertThat(PlayingTime.hours(from, from.plus(Duration.ofHours(until)), holidays))
+                .isEqualTo(played);
     }
 }

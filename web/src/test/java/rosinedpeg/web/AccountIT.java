@@ -1,18 +1,26 @@
 package rosinedpeg.web;
 
+import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestBuilders.formLogin;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import jakarta.servlet.http.Cookie;
+import java.time.ZoneId;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.scheduling.config.ScheduledTask;
+import org.springframework.scheduling.config.ScheduledTaskHolder;
 import org.springframework.test.web.servlet.MockMvc;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
 /** People and passwords. */
@@ -24,6 +32,9 @@ class AccountIT extends RunningApplication {
 
     @Autowired
     MockMvc plain;
+
+    @Autowired
+    ScheduledTaskHolder scheduled;
 
     private MvcTestResult post(String path, SignedIn who, Map<String, String> fields) {
         var request = mvc.post().uri(path).with(user(who)).with(csrf());
@@ -161,5 +172,146 @@ class AccountIT extends RunningApplication {
                 .hasStatus(302);
         assertThat(signsIn(somebody.signIn(), PASSWORD)).isFalse();
         assertThat(signsIn(somebody.signIn(), "over-the-stage")).isTrue();
+    }
+
+    private Cookie signIn(String signIn) throws Exception {
+        return requireNonNull(plain.perform(formLogin("/sign-in")
+                        .userParameter("signIn")
+                        .user(signIn)
+                        .password(PASSWORD))
+                .andReturn()
+                .getResponse()
+                .getCookie("peg"));
+    }
+
+    private String rack(Cookie session) throws Exception {
+        MvcTestResult rack = mvc.get().uri("/").cookie(session).exchange();
+        assertThat(rack).hasStatus(200);
+        return rack.getResponse().getContentAsString();
+    }
+
+    private int signed(String table, String column, String name) {
+        return database.sql("select count(*) from " + table + " where " + column + " = ?")
+                .param(name)
+                .query(Integer.class)
+                .single();
+    }
+
+    /** What somebody recorded stays; who it was does not, unless another of the same name may have been it. */
+    @Test
+    void whoeverIsRemovedIsSomebodyFromThenOn() throws Exception {
+        SignedIn keeper = account("keeper");
+        SignedIn bench = account("bench");
+        run(bench);
+        int ledger = signed("run_event", "recorded_by", bench.name());
+        assertThat(ledger).isPositive();
+        assertThatThrownBy(() -> database.sql("update run_event set recorded_by = 'nobody'")
+                        .update())
+                .hasMessageContaining("only ever added to");
+        accounts.add(keeper.workshopId(), "double", bench.name(), Role.PLAYER, PASSWORD);
+        assertThat(post("/people/" + account("double").accountId() + "/remove", keeper, Map.of()))
+                .hasStatus(302);
+        assertThat(signed("run_event", "recorded_by", bench.name()))
+                .as("nobody can tell which of both it was")
+                .isEqualTo(ledger);
+
+        assertThat(post("/people/" + bench.accountId() + "/remove", bench, Map.of()))
+                .hasStatus(403);
+        assertThat(post("/people/" + keeper.accountId() + "/remove", keeper, Map.of()))
+                .hasStatus(302);
+        assertThat(signsIn("keeper", PASSWORD))
+                .as("somebody keeps the workshop")
+                .isTrue();
+        assertThat(post("/people/" + bench.accountId() + "/remove", stranger(), Map.of()))
+                .as("of another workshop")
+                .hasStatus(404);
+        assertThat(post("/people/" + bench.accountId() + "/remove", keeper, Map.of()))
+                .hasStatus(302);
+        assertThat(signsIn("bench", PASSWORD)).isFalse();
+        for (var column : database.sql("select table_name, column_name from information_schema.columns"
+                        + " where table_schema = 'public' and column_name like '%\\_by'"
+                        + " and table_name <> 'flyway_schema_history'")
+                .query()
+                .listOfRows()) {
+            assertThat(signed((String) column.get("table_name"), (String) column.get("column_name"), bench.name()))
+                    .as("%s", column)
+                    .isZero();
+        }
+        assertThat(signed("run_event", "recorded_by", "somebody")).isEqualTo(ledger);
+        assertThat(mvc.get().uri("/bench").with(user(keeper))).hasStatus(200);
+    }
+
+    /** Presses one step, so that the ledger has an entry of theirs. */
+    private void run(SignedIn who) {
+        UUID run = openRun("Pit 5 viola");
+        database.sql(
+                        "insert into run_event (id, workshop_id, run_id, sequence, press, kind, text, recorded_at, recorded_by)"
+                                + " values (?, ?, ?, (select max(sequence) + 1 from run_event where run_id = ?), ?, 'NOTED', 'seen',"
+                                + " now(), ?)")
+                .params(UUID.randomUUID(), who.workshopId(), run, run, UUID.randomUUID(), who.name())
+                .update();
+    }
+
+    @Test
+    void theWorkshopChangesForEverybodyWhoIsSignedIn() throws Exception {
+        SignedIn keeper = account("keeper");
+        Cookie pit = signIn("pit");
+        assertThat(rack(pit)).contains("Lantern Quay");
+        assertThat(post("/workshop", keeper, Map.of("workshop", "", "zone", "Moon/Tranquility", "referenceA", "800")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Write something", "It goes from 392 to 466 Hz");
+        assertThat(post("/workshop", keeper, Map.of("workshop", "Low Quay", "zone", "Asia/Tokyo", "referenceA", "442")))
+                .hasStatus(302);
+        assertThat(rack(pit)).contains("Low Quay").doesNotContain("Lantern Quay");
+        assertThat(account("pit").zone()).isEqualTo(ZoneId.of("Asia/Tokyo"));
+    }
+
+    /** Nothing of it is left in any table, and nothing of another workshop is touched. */
+    @Test
+    void aWorkshopGoesAfterAPause() throws Exception {
+        SignedIn keeper = account("keeper");
+        SignedIn other = stranger();
+        Cookie pit = signIn("pit");
+        assertThat(post("/workshop/leave", keeper, Map.of("password", "guessed")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("This is not your present password");
+        assertThat(rack(pit)).doesNotContain("will be removed");
+        assertThat(post("/workshop/leave", keeper, Map.of("password", PASSWORD)))
+                .hasStatus(302);
+        assertThat(rack(pit)).contains("This workshop will be removed");
+        removeDue();
+        assertThat(signsIn("pit", PASSWORD)).as("the pause is not over").isTrue();
+        assertThat(post("/workshop/keep", keeper, Map.of())).hasStatus(302);
+        assertThat(rack(pit)).doesNotContain("will be removed");
+
+        post("/workshop/leave", keeper, Map.of("password", PASSWORD));
+        database.sql("update workshop set leaves_at = now() - interval '1 minute' where id = ?")
+                .param(keeper.workshopId())
+                .update();
+        removeDue();
+        assertThat(signsIn("keeper", PASSWORD)).isFalse();
+        assertThat(mvc.get().uri("/").cookie(pit)).as("who was signed in").hasStatus(302);
+        for (String table : database.sql("select table_name from information_schema.columns"
+                        + " where table_schema = 'public' and column_name = 'workshop_id'")
+                .query(String.class)
+                .list()) {
+            assertThat(database.sql("select count(*) from " + table + " where workshop_id = ?")
+                            .param(keeper.workshopId())
+                            .query(Integer.class)
+                            .single())
+                    .as(table)
+                    .isZero();
+        }
+        assertThat(account(other.signIn())).isEqualTo(other);
+    }
+
+    private void removeDue() {
+        List<ScheduledTask> tasks = scheduled.getScheduledTasks().stream()
+                .filter(task -> task.toString().contains("removeDue"))
+                .toList();
+        assertThat(tasks).hasSize(1);
+        tasks.get(0).getTask().getRunnable().run();
     }
 }

@@ -273,4 +273,20 @@ class BoundariesIT extends RunningApplication {
         assertThat(mvc.get().uri("/instruments/not-an-id").with(user(technician)))
                 .hasStatus(400);
     }
+
+    /** Not that somebody may not go there, and not a connection that breaks off. */
+    @Test
+    void aFileOfFiftyMegabytesGetsASentence() throws Exception {
+        byte[] large = new byte[50_000_000];
+        HttpResponse<String> answer = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(URI.create(address() + "/diary/import"))
+                                .header("Content-Type", "multipart/form-data; boundary=x")
+                                .header("Accept", "text/html")
+                                .POST(HttpRequest.BodyPublishers.ofByteArray(large))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
+        assertThat(answer.statusCode()).isEqualTo(413);
+        assertThat(answer.body()).contains("That is too large", "at most 4 MB");
+    }
 }

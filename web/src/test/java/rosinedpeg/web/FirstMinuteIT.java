@@ -211,6 +211,7 @@ class FirstMinuteIT extends InBrowser {
                     "/diary/new",
                     "/diary/import",
                     "/diary/feeds",
+                    "/workshop",
                     "/people",
                     "/password")) {
                 page.navigate(path);

@@ -328,4 +328,94 @@ class KindsIT extends InRequests {
     private static String text(java.sql.Array array) {
         return array.toString();
     }
+
+    /** Of one's own kinds, with its length as measured; what does not fit together is said, and nothing is half done. */
+    @Test
+    void aSetFromTheDrawerIsOnANewInstrument() throws Exception {
+        for (String position : List.of("I", "II", "III", "IV")) {
+            assertThat(page(keeper, "/instruments/new")).doesNotContain("Harrow Tarn");
+            assertThat(post(
+                            keeper,
+                            "/strings/new",
+                            "maker",
+                            "Harrow",
+                            "line",
+                            "Tarn",
+                            "size",
+                            "VIOLIN 4/4",
+                            "position",
+                            position,
+                            "core",
+                            "SYNTHETIC",
+                            "winding",
+                            "ALUMINIUM",
+                            "known",
+                            "GAUGE"))
+                    .hasStatus(302);
+        }
+        assertThat(page(keeper, "/instruments/new")).contains("Harrow Tarn, Violin 4/4");
+        UUID set = database.sql(
+                        "select id from string_kind where workshop_id = ? and source = 'PACKET' and position = 'III'")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
+        assertThat(post(
+                        keeper,
+                        "/instruments/new",
+                        "name",
+                        "Mine",
+                        "size",
+                        "CELLO 4/4",
+                        "strung",
+                        "OWN",
+                        "ownSet",
+                        set.toString(),
+                        "length",
+                        "2000"))
+                .bodyText()
+                .contains("That set is for other instruments.", "It goes from");
+        assertThat(post(
+                        keeper,
+                        "/instruments/new",
+                        "name",
+                        "Mine",
+                        "size",
+                        "VIOLIN 4/4",
+                        "tuning",
+                        "E5 A4 D4 G3 C3",
+                        "strung",
+                        "OWN",
+                        "ownSet",
+                        set.toString()))
+                .bodyText()
+                .contains("That set has no string for V.");
+        assertThat(post(keeper, "/instruments/new", "name", "Mine", "size", "VIOLIN 4/4", "strung", "OWN"))
+                .bodyText()
+                .contains("Choose a set.");
+        String mine = post(
+                        keeper,
+                        "/instruments/new",
+                        "name",
+                        "Mine",
+                        "size",
+                        "VIOLIN 4/4",
+                        "strung",
+                        "OWN",
+                        "ownSet",
+                        set.toString(),
+                        "length",
+                        "326,5",
+                        "since",
+                        "2026-01-02")
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(page(keeper, mine)).contains("Harrow Tarn", "326.5 mm");
+        assertThat(database.sql(
+                                "select count(distinct f.position) from fitted_string f join string_kind k on k.id = f.kind_id"
+                                        + " where f.workshop_id = ? and k.line = 'Tarn' and f.fitted_at is not null")
+                        .param(keeper.workshopId())
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(4);
+    }
 }

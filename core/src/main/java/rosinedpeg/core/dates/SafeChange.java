@@ -80,18 +80,16 @@ public record SafeChange(Instant latest, Optional<Performance> playedFirst, Opti
         return new SafeChange(latest, Optional.empty(), before(latest, onNew));
     }
 
-    /** The last moment until then that is closed by none of them. */
+    /**
+     * The last moment until then that is closed by none of them. From the last to begin to the first, once, is enough: what moves
+     * the moment back moves it into none that begins later, or that one would have moved it further.
+     */
     private static Instant openUntil(Instant then, List<Closed> closed) {
         Instant moment = then;
-        boolean moved = true;
-        while (moved) {
-            moved = false;
-            for (Closed one : closed) {
-                if (moment.isAfter(one.from())
-                        && moment.isBefore(one.performance().beginsAt())) {
-                    moment = one.from();
-                    moved = true;
-                }
+        for (int at = closed.size() - 1; at >= 0; at--) {
+            Closed one = closed.get(at);
+            if (moment.isAfter(one.from()) && moment.isBefore(one.performance().beginsAt())) {
+                moment = one.from();
             }
         }
         return moment;

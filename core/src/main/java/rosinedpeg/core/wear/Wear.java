@@ -54,16 +54,34 @@ public record Wear(double hours, double months, double signs, Life life) {
      * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range
      */
     public static Wear after(double hoursBefore, double ageHours, double hoursPerWeek, Set<WearSign> signs, Life life) {
-        return after(hoursBefore, ageHours, hoursPerWeek, shareOf(signs), life);
+        return after(hoursBefore, ageHours, ageHours, hoursPerWeek, shareOf(signs), life);
     }
 
-    /** {@return the same, with the share of a life that its signs stand for; no more than 10 of it counts} */
-    public static Wear after(double hoursBefore, double ageHours, double hoursPerWeek, double signsShare, Life life) {
+    /**
+     * A string whose hours were counted once, on an instrument that has holidays.
+     *
+     * @param hoursBefore played on it when its hours were counted last, or before it went on, 0 h or more
+     * @param ageHours since it went on, 0 h or more
+     * @param playingHours hours of the clock since they were counted in which it may have been played
+     * @param hoursPerWeek how much the instrument is played, 0 to 168 h a week
+     * @param signsShare the share of a life that its signs stand for; no more than 10 of it counts
+     * @param life how long such a string lasts
+     * @return how far it is used up
+     * @throws rosinedpeg.core.figure.OutOfRangeException when a figure is outside its range
+     */
+    public static Wear after(
+            double hoursBefore,
+            double ageHours,
+            double playingHours,
+            double hoursPerWeek,
+            double signsShare,
+            Life life) {
         HOURS_PER_WEEK.require("hoursPerWeek", hoursPerWeek);
         requireFinite("ageHours", ageHours);
+        requireFinite("playingHours", playingHours);
         requireFinite("hoursBefore", hoursBefore);
         requireFinite("signsShare", signsShare);
-        double played = hoursBefore + ageHours / HOURS_IN_A_WEEK * hoursPerWeek;
+        double played = hoursBefore + playingHours / HOURS_IN_A_WEEK * hoursPerWeek;
         return new Wear(played, ageHours / HOURS_PER_MONTH, Math.min(SIGNS.high(), signsShare), life);
     }
 

@@ -12,16 +12,25 @@ import rosinedpeg.core.wear.Wear;
 /**
  * What the wear of a string rests on.
  *
- * @param hoursBefore played on it before it went on, 0 h or more
+ * @param hoursBefore played on it when its hours were counted last, or before it went on, 0 h or more
  * @param ageHours since it went on, 0 h or more
+ * @param playingHours hours of the clock since they were counted in which it may have been played
  * @param hoursPerWeek how much the instrument is played, 0 to 168 h a week
  * @param signsShare share that its signs of wear stand for, 0 or more
  * @param life how long such a string lasts
  * @param demandShare the worn share at which it is changed
  */
 public record WearGrounds(
-        double hoursBefore, double ageHours, double hoursPerWeek, double signsShare, Life life, double demandShare)
+        double hoursBefore,
+        double ageHours,
+        double playingHours,
+        double hoursPerWeek,
+        double signsShare,
+        Life life,
+        double demandShare)
         implements Grounds<WearGrounds> {
+
+    private static final double HOURS_PER_DAY = 24;
 
     /**
      * Checks the figures.
@@ -31,12 +40,13 @@ public record WearGrounds(
     public WearGrounds {
         requireNonNull(life, "life");
         requireFinite("demandShare", demandShare);
-        Wear.after(hoursBefore, ageHours, hoursPerWeek, signsShare, life).monthsLeft(demandShare, hoursPerWeek);
+        Wear.after(hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, life)
+                .monthsLeft(demandShare, hoursPerWeek);
     }
 
     /** {@return how far the string is used up} */
     public Wear wear() {
-        return Wear.after(hoursBefore, ageHours, hoursPerWeek, signsShare, life);
+        return Wear.after(hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, life);
     }
 
     /** {@inheritDoc} */
@@ -46,13 +56,26 @@ public record WearGrounds(
                 Ingredient.unbounded(
                         What.Other.of(What.Part.HOURS_BEFORE),
                         Figure.measured(hoursBefore, Unit.HOUR),
-                        value -> new WearGrounds(value, ageHours, hoursPerWeek, signsShare, life, demandShare)),
+                        value -> new WearGrounds(
+                                value, ageHours, playingHours, hoursPerWeek, signsShare, life, demandShare)),
                 Ingredient.unbounded(
                         What.Other.of(What.Part.AGE),
                         Figure.measured(ageHours / Wear.HOURS_PER_MONTH, Unit.MONTH),
                         value -> new WearGrounds(
                                 hoursBefore,
                                 value * Wear.HOURS_PER_MONTH,
+                                playingHours,
+                                hoursPerWeek,
+                                signsShare,
+                                life,
+                                demandShare)),
+                Ingredient.unbounded(
+                        What.Other.of(What.Part.PLAYING_TIME),
+                        Figure.measured(playingHours / HOURS_PER_DAY, Unit.DAY),
+                        value -> new WearGrounds(
+                                hoursBefore,
+                                ageHours,
+                                value * HOURS_PER_DAY,
                                 hoursPerWeek,
                                 signsShare,
                                 life,
@@ -61,11 +84,13 @@ public record WearGrounds(
                         What.Other.of(What.Part.HOURS_PER_WEEK),
                         Figure.measured(hoursPerWeek, Unit.HOUR_PER_WEEK),
                         Wear.HOURS_PER_WEEK,
-                        value -> new WearGrounds(hoursBefore, ageHours, value, signsShare, life, demandShare)),
+                        value -> new WearGrounds(
+                                hoursBefore, ageHours, playingHours, value, signsShare, life, demandShare)),
                 Ingredient.unbounded(
                         What.Other.of(What.Part.SIGNS_OF_WEAR),
                         Figure.byDefault(signsShare, Unit.SHARE),
-                        value -> new WearGrounds(hoursBefore, ageHours, hoursPerWeek, value, life, demandShare)),
+                        value -> new WearGrounds(
+                                hoursBefore, ageHours, playingHours, hoursPerWeek, value, life, demandShare)),
                 Ingredient.of(
                         What.Other.of(What.Part.LIFE_HOURS),
                         new Figure(life.hours(), Unit.HOUR, life.origin()),
@@ -79,10 +104,11 @@ public record WearGrounds(
                 Ingredient.unbounded(
                         What.Other.of(What.Part.DEMAND),
                         Figure.byDefault(demandShare, Unit.SHARE),
-                        value -> new WearGrounds(hoursBefore, ageHours, hoursPerWeek, signsShare, life, value)));
+                        value -> new WearGrounds(
+                                hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, life, value)));
     }
 
     private WearGrounds withLife(Life other) {
-        return new WearGrounds(hoursBefore, ageHours, hoursPerWeek, signsShare, other, demandShare);
+        return new WearGrounds(hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, other, demandShare);
     }
 }

@@ -88,6 +88,8 @@ public sealed interface What {
         COUPLING(true),
         HOURS_BEFORE(false),
         AGE(false),
+        /** Since its hours were counted, without holidays. */
+        PLAYING_TIME(false),
         HOURS_PER_WEEK(false),
         SIGNS_OF_WEAR(false),
         LIFE_HOURS(true),

@@ -1,6 +1,7 @@
 package rosinedpeg.web.account;
 
 import static java.util.Objects.requireNonNull;
+import static org.springframework.security.web.context.HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -13,9 +14,14 @@ import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextImpl;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.session.FindByIndexNameSessionRepository;
+import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -32,7 +38,7 @@ public class Accounts implements UserDetailsService {
 
     private static final String SELECT =
             "select a.id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, a.name,"
-                    + " a.role, a.password_hash, a.active from account a join workshop w on w.id = a.workshop_id ";
+                    + " a.role, a.password_hash, a.active, w.leaves_at from account a join workshop w on w.id = a.workshop_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
             row.getObject("workshop_id", UUID.class),
@@ -43,15 +49,24 @@ public class Accounts implements UserDetailsService {
             row.getString("name"),
             Role.valueOf(row.getString("role")),
             row.getString("password_hash"),
-            row.getBoolean("active"));
+            row.getBoolean("active"),
+            row.getObject("leaves_at", OffsetDateTime.class) == null
+                    ? null
+                    : row.getObject("leaves_at", OffsetDateTime.class).toInstant());
 
     private final JdbcClient database;
     private final PasswordEncoder passwords;
+    private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final Clock clock;
 
-    Accounts(JdbcClient database, PasswordEncoder passwords, Clock clock) {
+    Accounts(
+            JdbcClient database,
+            PasswordEncoder passwords,
+            FindByIndexNameSessionRepository<? extends Session> sessions,
+            Clock clock) {
         this.database = database;
         this.passwords = passwords;
+        this.sessions = sessions;
         this.clock = clock;
     }
 
@@ -90,6 +105,33 @@ public class Accounts implements UserDetailsService {
         UUID id = UUID.randomUUID();
         openWorkshop(id, workshop, zone, referenceA);
         return add(id, signIn, name, Role.KEEPER, password);
+    }
+
+    /** Changes what a workshop is called, where it stands and what it is tuned to; whoever is signed in sees it at once. */
+    @Transactional
+    void changeWorkshop(UUID id, String name, ZoneId zone, ReferenceA referenceA) {
+        database.sql("update workshop set name = ?, zone = ?, reference_a_hz = ? where id = ?")
+                .params(name, zone.getId(), referenceA.hertz(), id)
+                .update();
+        tellSessions(id);
+    }
+
+    /** Puts what is on record of the people of a workshop into the sessions they are signed in with. */
+    void tellSessions(UUID workshopId) {
+        people(workshopId).forEach(person -> tell(sessions, person));
+    }
+
+    private static <S extends Session> void tell(FindByIndexNameSessionRepository<S> sessions, SignedIn person) {
+        for (S session : sessions.findByPrincipalName(person.signIn()).values()) {
+            SecurityContext before = session.getAttribute(SPRING_SECURITY_CONTEXT_KEY);
+            if (before != null && before.getAuthentication() != null) {
+                UsernamePasswordAuthenticationToken now = UsernamePasswordAuthenticationToken.authenticated(
+                        person, before.getAuthentication().getCredentials(), person.getAuthorities());
+                now.setDetails(before.getAuthentication().getDetails());
+                session.setAttribute(SPRING_SECURITY_CONTEXT_KEY, new SecurityContextImpl(now));
+                sessions.save(session);
+            }
+        }
     }
 
     /**

@@ -23,7 +23,7 @@ import rosinedpeg.web.platform.Page;
 @Controller
 class BeginController {
 
-    private static final int LONGEST_NAME = 80;
+    static final int LONGEST_NAME = 80;
 
     private final Accounts accounts;
     private final OneTimeKey key;
@@ -89,7 +89,8 @@ class BeginController {
         return zones().contains(own) ? own : "UTC";
     }
 
-    private static List<String> zones() {
+    /** {@return the time zones there are: places, and UTC} */
+    static List<String> zones() {
         return ZoneId.getAvailableZoneIds().stream()
                 .filter(zone -> zone.equals("UTC")
                         || zone.matches("(Africa|America|Antarctica|Asia|Atlantic|Australia|Europe|Indian|Pacific)/.*"))

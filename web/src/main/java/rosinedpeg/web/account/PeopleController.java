@@ -26,10 +26,12 @@ class PeopleController {
 
     private final Accounts accounts;
     private final OneTimeLinks links;
+    private final Leaving leaving;
 
-    PeopleController(Accounts accounts, OneTimeLinks links) {
+    PeopleController(Accounts accounts, OneTimeLinks links, Leaving leaving) {
         this.accounts = accounts;
         this.links = links;
+        this.leaving = leaving;
     }
 
     @OpenTo(Role.KEEPER)
@@ -103,6 +105,17 @@ class PeopleController {
     String setActive(@PathVariable UUID id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn account) {
         if (!id.equals(account.accountId())) {
             accounts.setActive(account.workshopId(), id, active);
+        }
+        return "redirect:/people";
+    }
+
+    /** Takes somebody away; what they recorded stays. Nobody takes themselves away, so that somebody keeps the workshop. */
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/people/{id}/remove")
+    String remove(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, RedirectAttributes redirect) {
+        if (!id.equals(account.accountId())) {
+            leaving.remove(account.workshopId(), id);
+            redirect.addFlashAttribute("notice", "people.removed");
         }
         return "redirect:/people";
     }

@@ -40,8 +40,8 @@ final class CalendarFile {
 
     /** No larger file is read. */
     static final int LARGEST_BYTES = 1_000_000;
-    /** No file with more events is read. */
-    static final int MOST_EVENTS = 2_000;
+    /** No file with more events is read: what each is to be is one field of a form. */
+    static final int MOST_EVENTS = 500;
     /** No more dates are read of one event. */
     static final int MOST_OF_ONE = 400;
     /** No more dates are read of one file. */

@@ -58,7 +58,9 @@ class DiaryController {
                         monday.minusWeeks(Weeks.SHOWN),
                         monday.plusWeeks(Weeks.SHOWN),
                         !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
-                        occasions.toCome().isEmpty()),
+                        occasions.toCome().isEmpty(),
+                        weeks.isMore(monday),
+                        Weeks.MOST),
                 model);
         return "diary/weeks";
     }
@@ -185,6 +187,8 @@ class DiaryController {
      * @param later the first day of the weeks after them
      * @param atToday whether they begin with this week
      * @param nothingToCome whether nothing is to be played
+     * @param more whether more follows than is told
+     * @param most of how many instruments it is told at most
      */
     record DiaryPage(
             List<Week> weeks,
@@ -192,7 +196,9 @@ class DiaryController {
             LocalDate earlier,
             LocalDate later,
             boolean atToday,
-            boolean nothingToCome) {}
+            boolean nothingToCome,
+            boolean more,
+            int most) {}
 
     /** One day. */
     record DayPage(Day day) {}

@@ -10,6 +10,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -95,10 +96,11 @@ class Weeks {
         LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         LocalDate end = monday.plusDays((long) SHOWN * DAYS);
         List<Occasion> dates = occasions.between(start(monday, zone), start(end, zone));
-        List<Told> told = told(start(end, zone), zone);
         List<SettlingString> young = settlings.young(MOST);
+        List<Told> told = told(start(end, zone), young, zone);
+        List<Loss> losses = young.stream().map(Loss::of).toList();
         return IntStream.range(0, SHOWN)
-                .mapToObj(week -> week(monday.plusDays((long) week * DAYS), dates, told, young, zone))
+                .mapToObj(week -> week(monday.plusDays((long) week * DAYS), dates, told, losses, zone))
                 .toList();
     }
 
@@ -108,8 +110,7 @@ class Weeks {
         return day(day, occasions.between(start(day, zone), end), told(end, zone), zone);
     }
 
-    private Week week(
-            LocalDate monday, List<Occasion> dates, List<Told> told, List<SettlingString> young, ZoneId zone) {
+    private Week week(LocalDate monday, List<Occasion> dates, List<Told> told, List<Loss> losses, ZoneId zone) {
         List<LocalDate> days =
                 IntStream.range(0, DAYS).mapToObj(monday::plusDays).toList();
         LocalDate today = today(zone);
@@ -139,7 +140,10 @@ class Weeks {
                                 .filter(one -> one.kind() == Told.Kind.CHANGE && within(one.at(), monday, zone))
                                 .map(Told::at)
                                 .toList(),
-                        moment -> toLose(young, moment),
+                        moment -> losses.stream()
+                                .mapToDouble(loss -> loss.toCome(moment))
+                                .max()
+                                .orElse(0),
                         clock.instant()));
     }
 
@@ -148,14 +152,26 @@ class Weeks {
         return !day.isBefore(monday) && day.isBefore(monday.plusDays(DAYS));
     }
 
-    private static double toLose(List<SettlingString> young, Instant moment) {
-        return young.stream()
-                .filter(string -> !moment.isBefore(string.fittedAt()) && string.unsteadyAt(moment))
-                .mapToDouble(string -> 1
-                        - string.forecast().lostCents(string.hoursAt(moment))
-                                / string.forecast().totalCents())
-                .max()
-                .orElse(0);
+    /**
+     * What a new string loses.
+     *
+     * @param string the string
+     * @param steadyAt when it holds for a concert
+     */
+    private record Loss(SettlingString string, Instant steadyAt) {
+
+        static Loss of(SettlingString string) {
+            return new Loss(string, string.steadyAt(Steadiness.CONCERT));
+        }
+
+        /** {@return the share of it that is still to come at a moment; none before it is on, and none once it holds} */
+        double toCome(Instant moment) {
+            return moment.isBefore(string.fittedAt()) || !moment.isBefore(steadyAt)
+                    ? 0
+                    : 1
+                            - string.forecast().lostCents(string.hoursAt(moment))
+                                    / string.forecast().totalCents();
+        }
     }
 
     private static Day day(LocalDate day, List<Occasion> dates, List<Told> told, ZoneId zone) {
@@ -179,11 +195,25 @@ class Weeks {
 
     /** {@return all that follows between now and then, the earliest first} */
     List<Told> told(Instant until, ZoneId zone) {
+        return told(until, settlings.young(MOST), zone);
+    }
+
+    /** {@return whether there is more of some sort than is told} */
+    boolean isMore(LocalDate from) {
+        Instant until = from.plusWeeks(SHOWN).atStartOfDay().toInstant(ZoneOffset.UTC);
+        return rack.dueBy(until, MOST + 1).size() > MOST
+                || settlings.young(MOST + 1).size() > MOST
+                || aftercare.owed(MOST + 1).values().stream()
+                                .mapToInt(List::size)
+                                .sum()
+                        > MOST;
+    }
+
+    private List<Told> told(Instant until, List<SettlingString> young, ZoneId zone) {
         Instant now = clock.instant();
         if (!until.isAfter(now)) {
             return List.of();
         }
-        List<SettlingString> young = settlings.young(MOST);
         return Stream.of(changes(until, zone, now), holding(young, zone, now), bridges(young, zone, now), owed(now))
                 .flatMap(Collection::stream)
                 .filter(one -> one.at().isBefore(until))
@@ -192,7 +222,7 @@ class Weeks {
     }
 
     private List<Told> changes(Instant until, ZoneId zone, Instant now) {
-        List<Occasion> played = occasions.allToCome();
+        List<Occasion> played = occasions.season();
         List<SafeChange.Performance> performances = played.stream()
                 .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
                 .toList();

@@ -107,6 +107,38 @@ public class StringKinds {
                 .toList();
     }
 
+    /** {@return one kind of each set that somebody entered whole, with a string for every usual place of its family} */
+    public List<StringKind> sets() {
+        Map<List<Object>, List<StringKind>> sets = entered().stream()
+                .collect(Collectors.groupingBy(StringKinds::set, LinkedHashMap::new, Collectors.toList()));
+        return sets.values().stream()
+                .filter(set -> set.get(0).family().openStrings().size()
+                        <= set.stream()
+                                .map(kind -> kind.spec().position())
+                                .distinct()
+                                .count())
+                .map(set -> set.get(0))
+                .toList();
+    }
+
+    /** What the strings of a set have in common. */
+    private static List<Object> set(StringKind kind) {
+        return List.of(kind.maker(), kind.line(), kind.family(), kind.madeFor());
+    }
+
+    /** {@return the strings of the set that a kind belongs to, by their place; empty when there is no such kind} */
+    public Map<Position, StringKind> setOf(UUID id) {
+        List<StringKind> all = entered();
+        Map<Position, StringKind> set = new EnumMap<>(Position.class);
+        all.stream()
+                .filter(kind -> kind.id().equals(id))
+                .findFirst()
+                .ifPresent(one -> all.stream()
+                        .filter(kind -> set(kind).equals(set(one)))
+                        .forEach(kind -> set.putIfAbsent(kind.spec().position(), kind)));
+        return set;
+    }
+
     /**
      * A kind that somebody entered.
      *

@@ -5,6 +5,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearSign;
 
@@ -14,8 +15,9 @@ record FittedNow(
         UUID instrumentId,
         Position position,
         UUID kindId,
-        Instant fittedAt,
+        @Nullable Instant fittedAt,
         double hoursBefore,
+        @Nullable Instant hoursCountedAt,
         List<String> signNames,
         int version) {
 

@@ -35,6 +35,7 @@ class FittedStringEntity {
     private UUID kindId;
     private @Nullable Instant fittedAt;
     private double hoursBefore;
+    private @Nullable Instant hoursCountedAt;
     private List<String> signs;
     private @Nullable Instant removedAt;
     private boolean kept;
@@ -72,6 +73,12 @@ class FittedStringEntity {
 
     void setSigns(Set<WearSign> seen) {
         this.signs = new ArrayList<>(seen.stream().map(Enum::name).sorted().toList());
+    }
+
+    /** So many hours have been played on it until that moment. */
+    void count(double hours, Instant at) {
+        this.hoursBefore = hours;
+        this.hoursCountedAt = at;
     }
 
     UUID id() {

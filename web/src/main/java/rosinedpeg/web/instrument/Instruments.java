@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -39,10 +40,12 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
+import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.drawer.KindWords;
 import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
@@ -57,6 +60,7 @@ public class Instruments implements LogSource {
     private final FittedStringRepository fitted;
     private final StringKinds kinds;
     private final KindWords kindWords;
+    private final Occasions occasions;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
@@ -66,6 +70,7 @@ public class Instruments implements LogSource {
             FittedStringRepository fitted,
             StringKinds kinds,
             KindWords kindWords,
+            Occasions occasions,
             ApplicationEventPublisher events,
             Clock clock) {
         this.instruments = instruments;
@@ -73,28 +78,29 @@ public class Instruments implements LogSource {
         this.fitted = fitted;
         this.kinds = kinds;
         this.kindWords = kindWords;
+        this.occasions = occasions;
         this.events = events;
         this.clock = clock;
     }
 
-    /** {@return how some of the instruments stand, by their ids; three queries however many there are} */
+    /** {@return how some of the instruments stand, by their ids; four queries however many there are} */
     public Map<UUID, Standing> standings(Collection<UUID> ids) {
-        Map<UUID, StringKind> kindsById = kinds.all();
+        Reckoning reckoning = reckoning();
         Map<UUID, List<FittedNow>> on =
                 fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
         return instruments.listed(ids).stream()
-                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), kindsById))
+                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
     }
 
-    /** {@return some of the instruments, by their ids; four queries however many there are} */
+    /** {@return some of the instruments, by their ids; five queries however many there are} */
     public Map<UUID, Instrument> of(Collection<UUID> ids) {
         Map<UUID, List<MeasurementEntity>> measured =
                 measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(ids).stream()
                         .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
         Map<UUID, List<FittedNow>> on =
                 fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        Map<UUID, StringKind> kindsById = kinds.all();
+        Reckoning reckoning = reckoning();
         return instruments.findByIdIn(ids).stream()
                 .collect(Collectors.toMap(
                         InstrumentEntity::id,
@@ -102,7 +108,7 @@ public class Instruments implements LogSource {
                                 entity,
                                 measured.getOrDefault(entity.id(), List.of()),
                                 on.getOrDefault(entity.id(), List.of()),
-                                kindsById)));
+                                reckoning)));
     }
 
     /**
@@ -153,18 +159,21 @@ public class Instruments implements LogSource {
     }
 
     /**
-     * Puts an instrument on the rack that nobody knows the strings of, or that carries one usual set: strings that are usual for
-     * it are recorded at every place.
+     * Puts an instrument on the rack with what is known of it, all of it or nothing.
      *
      * @param wanted the instrument
-     * @param ofSet the core of its set; the likely one when nobody knows
-     * @param since the moment they went on, if anybody knows
+     * @param measured what was measured on it, today
+     * @param strung records what is on it, by its id
      * @return its id
      */
     @Transactional
-    public UUID addStrung(NewInstrument wanted, Optional<StringCore> ofSet, Optional<Instant> since) {
+    public UUID add(NewInstrument wanted, Map<Measurable, Double> measured, Consumer<UUID> strung) {
         UUID id = add(wanted);
-        stringUsually(id, ofSet, since);
+        if (!measured.isEmpty()) {
+            LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+            measure(id, measured, today, UUID.randomUUID());
+        }
+        strung.accept(id);
         return id;
     }
 
@@ -518,14 +527,38 @@ public class Instruments implements LogSource {
      */
     @Transactional
     public void look(UUID id, UUID fittedId, int seen, Set<WearSign> signs) {
+        on(id, fittedId, seen).setSigns(signs);
+        events.publishEvent(new StringLookedAt(id));
+    }
+
+    /**
+     * Records how many hours have been played on a string until now; they count on from here.
+     *
+     * @param id the instrument
+     * @param fittedId the string
+     * @param seen the version of what is recorded of it that whoever counted has seen
+     * @param hours 0 h or more
+     * @throws NotFoundException when the instrument has no such string on, or nobody knows since when
+     * @throws OptimisticLockingFailureException when somebody else has changed what is recorded of it since
+     */
+    @Transactional
+    public void countHours(UUID id, UUID fittedId, int seen, double hours) {
+        FittedStringEntity string = on(id, fittedId, seen);
+        if (string.fittedAt() == null) {
+            throw new NotFoundException("age of string " + fittedId);
+        }
+        string.count(hours, clock.instant());
+        events.publishEvent(new StringLookedAt(id));
+    }
+
+    private FittedStringEntity on(UUID id, UUID fittedId, int seen) {
         FittedStringEntity string = fitted.findById(fittedId)
                 .filter(one -> one.instrumentId().equals(id))
                 .orElseThrow(() -> new NotFoundException("string " + fittedId));
         if (string.removedAt() != null || string.version() != seen) {
             throw new ChangedMeanwhileException(id);
         }
-        string.setSigns(signs);
-        events.publishEvent(new StringLookedAt(id));
+        return string;
     }
 
     @Override
@@ -561,25 +594,39 @@ public class Instruments implements LogSource {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
-    private Standing standing(Listed one, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
-        List<StringOn> strings = strings(one, on, kindsById);
+    private Reckoning reckoning() {
+        return new Reckoning(kinds.all(), occasions.holidays());
+    }
+
+    /**
+     * What the wear of every string is reckoned with.
+     *
+     * @param kinds the kinds of string
+     * @param holidays when nobody plays
+     */
+    private record Reckoning(Map<UUID, StringKind> kinds, List<PlayingTime.Holiday> holidays) {}
+
+    private Standing standing(Listed one, List<FittedNow> on, Reckoning reckoning) {
+        List<StringOn> strings = strings(one, on, reckoning);
         return new Standing(one.id(), one.name(), strings.size() == one.strings(), strings);
     }
 
-    private List<StringOn> strings(Listed one, List<FittedNow> on, Map<UUID, StringKind> kindsById) {
+    private List<StringOn> strings(Listed one, List<FittedNow> on, Reckoning reckoning) {
         Instant now = clock.instant();
         return on.stream()
                 .sorted(Comparator.comparing(FittedNow::position))
                 .map(string -> StringOn.of(
-                        string, requireNonNull(kindsById.get(string.kindId())), one.hoursPerWeek(), one.demand(), now))
+                        string,
+                        requireNonNull(reckoning.kinds().get(string.kindId())),
+                        one.hoursPerWeek(),
+                        one.demand(),
+                        reckoning.holidays(),
+                        now))
                 .toList();
     }
 
     private Instrument view(
-            InstrumentEntity entity,
-            List<MeasurementEntity> measured,
-            List<FittedNow> on,
-            Map<UUID, StringKind> kindsById) {
+            InstrumentEntity entity, List<MeasurementEntity> measured, List<FittedNow> on, Reckoning reckoning) {
         Map<Measurable, Figure> figures = new HashMap<>();
         Map<Position, List<Collar>> collars = new EnumMap<>(Position.class);
         for (MeasurementEntity one : measured) {
@@ -593,7 +640,7 @@ public class Instruments implements LogSource {
             }
         }
         SetUp setUp = entity.setUp(figures);
-        List<StringOn> strings = strings(entity.listed(), on, kindsById);
+        List<StringOn> strings = strings(entity.listed(), on, reckoning);
         return new Instrument(
                 entity.id(),
                 entity.name(),

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -11,6 +12,7 @@ import java.util.UUID;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
+import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
@@ -26,6 +28,7 @@ import rosinedpeg.web.drawing.Strands;
  * @param kind what it is
  * @param fittedAt since when; empty when nobody knows
  * @param signs what was seen or heard
+ * @param hoursCountedAt when somebody counted the hours played on it; empty when they are reckoned from the day it went on
  * @param wornBy what its wear rests on; nothing but the signs when its age is unknown
  * @param state what that asks for
  * @param monthsLeft until it is due; 0 when it is due or its age is unknown
@@ -37,18 +40,33 @@ public record StringOn(
         StringKind kind,
         Optional<Instant> fittedAt,
         Set<WearSign> signs,
+        Optional<Instant> hoursCountedAt,
         WearGrounds wornBy,
         WearState state,
         double monthsLeft,
         int version) {
 
-    static StringOn of(FittedNow fitted, StringKind kind, double hoursPerWeek, Demand demand, Instant now) {
+    static StringOn of(
+            FittedNow fitted,
+            StringKind kind,
+            double hoursPerWeek,
+            Demand demand,
+            List<PlayingTime.Holiday> holidays,
+            Instant now) {
         Life life = kind.lasts();
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
+        Instant counted = fitted.hoursCountedAt() == null ? since : fitted.hoursCountedAt();
+        double playingHours = counted == null ? 0 : PlayingTime.hours(counted, now, holidays);
         WearGrounds wornBy = new WearGrounds(
-                fitted.hoursBefore(), ageHours, hoursPerWeek, Wear.shareOf(fitted.signs()), life, demand.threshold());
+                fitted.hoursBefore(),
+                ageHours,
+                playingHours,
+                hoursPerWeek,
+                Wear.shareOf(fitted.signs()),
+                life,
+                demand.threshold());
         Wear wear = wornBy.wear();
         double monthsLeft = since == null ? 0 : Math.max(0, wear.monthsLeft(demand.threshold(), hoursPerWeek));
         WearState state =
@@ -59,6 +77,7 @@ public record StringOn(
                 kind,
                 Optional.ofNullable(since),
                 fitted.signs(),
+                Optional.ofNullable(fitted.hoursCountedAt()),
                 wornBy,
                 state,
                 monthsLeft,

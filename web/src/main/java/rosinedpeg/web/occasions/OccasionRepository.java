@@ -12,6 +12,8 @@ import rosinedpeg.core.dates.OccasionKind;
 /** The dates of the workshop, as they are kept. */
 interface OccasionRepository extends JpaRepository<OccasionEntity, UUID> {
 
+    List<OccasionEntity> findByKindOrderByBeginsAt(OccasionKind kind, Limit most);
+
     List<OccasionEntity> findByKindInAndBeginsAtAfterOrderByBeginsAt(
             Collection<OccasionKind> kinds, Instant moment, Limit most);
 

@@ -15,12 +15,15 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.OccasionKind;
+import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** The dates the workshop keeps. */
@@ -31,7 +34,10 @@ public class Occasions {
     /** So many are looked ahead to where advice is given for each. */
     public static final int NEXT_FEW = 4;
 
-    /** More than any season has; what reads dates reads no more at once. */
+    /** One every evening for half a year. */
+    private static final Limit SEASON = Limit.of(200);
+
+    /** More than any year has; what reads dates reads no more at once. */
     private static final Limit MOST = Limit.of(2000);
 
     private static final List<OccasionKind> PLAYED = Arrays.stream(OccasionKind.values())
@@ -39,10 +45,12 @@ public class Occasions {
             .toList();
 
     private final OccasionRepository occasions;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Occasions(OccasionRepository occasions, Clock clock) {
+    Occasions(OccasionRepository occasions, ApplicationEventPublisher events, Clock clock) {
         this.occasions = occasions;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -51,9 +59,9 @@ public class Occasions {
         return toCome(Limit.of(NEXT_FEW));
     }
 
-    /** {@return all that is still to be played, soonest first} */
-    public List<Occasion> allToCome() {
-        return toCome(MOST);
+    /** {@return what is still to be played, as far ahead as anybody looks, soonest first} */
+    public List<Occasion> season() {
+        return toCome(SEASON);
     }
 
     private List<Occasion> toCome(Limit most) {
@@ -63,6 +71,14 @@ public class Occasions {
     /** {@return what lies between two moments at least in part, the earliest first} */
     public List<Occasion> between(Instant from, Instant until) {
         return views(occasions.between(from, until, MOST));
+    }
+
+    /** {@return when nobody played, or will not, the earliest first} */
+    public List<PlayingTime.Holiday> holidays() {
+        return occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST).stream()
+                .map(OccasionEntity::view)
+                .map(one -> new PlayingTime.Holiday(one.beginsAt(), one.what().endsAt()))
+                .toList();
     }
 
     private static List<Occasion> views(List<OccasionEntity> entities) {
@@ -123,6 +139,7 @@ public class Occasions {
         UUID series = dates.size() > 1 ? UUID.randomUUID() : null;
         occasions.saveAllAndFlush(
                 dates.stream().map(what -> new OccasionEntity(what, series)).toList());
+        tell(dates.stream().map(Occasion.What::kind));
     }
 
     /** Enters one date. */
@@ -166,6 +183,14 @@ public class Occasions {
             one.become(one == entity ? what : moved(one.view().what(), what, days, zone));
             occasions.saveAndFlush(one);
         }
+        tell(Stream.of(before.kind(), what.kind()));
+    }
+
+    /** What instruments were played follows from when nobody plays. */
+    private void tell(Stream<OccasionKind> changed) {
+        if (changed.anyMatch(kind -> kind == OccasionKind.HOLIDAY)) {
+            events.publishEvent(new HolidaysChanged());
+        }
     }
 
     private static LocalDate day(Instant moment, ZoneId zone) {
@@ -196,5 +221,6 @@ public class Occasions {
         } else {
             occasions.delete(entity);
         }
+        tell(Stream.of(one.kind()));
     }
 }

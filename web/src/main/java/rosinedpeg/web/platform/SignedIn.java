@@ -1,9 +1,11 @@
 package rosinedpeg.web.platform;
 
 import java.io.Serializable;
+import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -22,6 +24,7 @@ import rosinedpeg.core.pitch.ReferenceA;
  * @param role what it may do
  * @param passwordHash its password, hashed
  * @param active whether it may sign in
+ * @param leavesAt when its workshop goes for good; null when it stays
  */
 public record SignedIn(
         UUID accountId,
@@ -33,7 +36,8 @@ public record SignedIn(
         String name,
         Role role,
         String passwordHash,
-        boolean active)
+        boolean active,
+        @Nullable Instant leavesAt)
         implements UserDetails, Serializable {
 
     private static final long serialVersionUID = 1;

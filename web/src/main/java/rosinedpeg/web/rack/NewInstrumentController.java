@@ -1,5 +1,7 @@
 package rosinedpeg.web.rack;
 
+import static java.util.Objects.requireNonNull;
+
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -9,7 +11,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,11 +23,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Place;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
@@ -31,6 +38,8 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
@@ -38,6 +47,7 @@ import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.Lengths;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -52,11 +62,18 @@ class NewInstrumentController {
 
     private static final String LATER = "LATER";
 
+    /** A set from the drawer. */
+    private static final String OWN = "OWN";
+
+    private static final Measurable LENGTH = Measurable.of(Quantity.VIBRATING_LENGTH);
+
     private final Instruments instruments;
+    private final StringKinds kinds;
     private final StrungSince strungSince;
 
-    NewInstrumentController(Instruments instruments, StrungSince strungSince) {
+    NewInstrumentController(Instruments instruments, StringKinds kinds, StrungSince strungSince) {
         this.instruments = instruments;
+        this.kinds = kinds;
         this.strungSince = strungSince;
     }
 
@@ -67,7 +84,7 @@ class NewInstrumentController {
             BindingResult result,
             Model model,
             HttpServletRequest request) {
-        showNew(form, model);
+        showNew(form, Lengths.chosen(request), model);
         return Htmx.asks(request) ? "rack/new :: drawn" : "rack/new";
     }
 
@@ -77,7 +94,9 @@ class NewInstrumentController {
             @ModelAttribute("form") InstrumentForm form,
             BindingResult result,
             Model model,
+            HttpServletRequest request,
             RedirectAttributes redirect) {
+        Lengths lengths = Lengths.chosen(request);
         Optional<String> name = TypedInstrument.name(result, form.name());
         OptionalDouble hours = TypedInstrument.hoursPerWeek(result, form.hoursPerWeek());
         Optional<ReferenceA> referenceA = TypedInstrument.referenceA(result, form.referenceA());
@@ -91,14 +110,18 @@ class NewInstrumentController {
         Optional<StringCore> ofSet = size.flatMap(chosen -> UsualString.cores(chosen).stream()
                 .filter(core -> core.name().equals(form.strung()))
                 .findFirst());
-        if (ofSet.isEmpty() && !List.of(UNKNOWN, LATER).contains(form.strung())) {
+        if (ofSet.isEmpty() && !List.of(UNKNOWN, LATER, OWN).contains(form.strung())) {
             result.rejectValue("strung", "new.strung.missing");
         }
+        Map<Position, StringKind> own =
+                form.strung().equals(OWN) ? own(result, form, size, openStrings.size()) : Map.of();
+        Map<Measurable, Double> measured =
+                size.map(chosen -> measured(result, form, chosen, lengths)).orElse(Map.of());
         if (name.isPresent() && instruments.nameTaken(name.get())) {
             result.rejectValue("name", "instrument.name.taken");
         }
         if (result.hasErrors()) {
-            return showNew(form, model);
+            return showNew(form, lengths, model);
         }
         NewInstrument wanted = new NewInstrument(
                 name.orElseThrow(),
@@ -112,19 +135,57 @@ class NewInstrumentController {
                 form.demand());
         UUID id;
         try {
-            id = form.strung().equals(LATER)
-                    ? instruments.add(wanted)
-                    : instruments.addStrung(wanted, ofSet, ofSet.isPresent() ? since : Optional.empty());
+            id = instruments.add(wanted, measured, added -> {
+                own.forEach((position, kind) ->
+                        instruments.fit(added, position, kind.id(), since.orElse(null), 0, Set.of(), false));
+                if (!form.strung().equals(LATER)) {
+                    instruments.stringUsually(added, ofSet, ofSet.isPresent() ? since : Optional.empty());
+                }
+            });
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.INSTRUMENT_NAME.isViolatedBy(complaint)) {
                 throw complaint;
             }
             result.rejectValue("name", "instrument.name.taken");
-            return showNew(form, model);
+            return showNew(form, lengths, model);
         }
         redirect.addFlashAttribute(
                 "notice", form.strung().equals(LATER) ? "instrument.added" : "instrument.added.strung");
         return "redirect:/instruments/" + id;
+    }
+
+    /** The strings of the set that was chosen, where it has one for every place. */
+    private Map<Position, StringKind> own(BindingResult result, InstrumentForm form, Optional<Size> size, int strings) {
+        Map<Position, StringKind> set = form.ownSet() == null ? Map.of() : kinds.setOf(form.ownSet());
+        if (set.isEmpty()) {
+            result.rejectValue("ownSet", "new.strung.own.missing");
+            return Map.of();
+        }
+        StringKind one = set.values().iterator().next();
+        Map<Position, StringKind> chosen = new EnumMap<>(Position.class);
+        for (int number = 1; number <= strings; number++) {
+            Position position = Position.ofNumber(number);
+            if (set.containsKey(position)) {
+                chosen.put(position, requireNonNull(set.get(position)));
+            } else {
+                result.rejectValue("ownSet", "new.strung.own.short", new Object[] {position}, null);
+            }
+        }
+        if (size.isPresent() && one.family() != size.get().family()) {
+            result.rejectValue("ownSet", "new.strung.own.family");
+        }
+        return chosen;
+    }
+
+    /** The vibrating length, where it was measured. */
+    private static Map<Measurable, Double> measured(
+            BindingResult result, InstrumentForm form, Size size, Lengths lengths) {
+        if (form.length().isBlank()) {
+            return Map.of();
+        }
+        SetUp usual = new SetUp(size, false, ReferenceA.STANDARD, size.family().openStrings(), Map.of(), Map.of());
+        OptionalDouble length = Entry.measurement(result, "length", form.length(), usual.rangeOf(LENGTH), lengths);
+        return length.isPresent() ? Map.of(LENGTH, length.getAsDouble()) : Map.of();
     }
 
     private static PegKind pegs(InstrumentForm form, Size size) {
@@ -138,7 +199,7 @@ class NewInstrumentController {
     }
 
     /** The page, with the instrument drawn as far as it is chosen. */
-    private static String showNew(InstrumentForm form, Model model) {
+    private String showNew(InstrumentForm form, Lengths lengths, Model model) {
         List<Size> sizes = new ArrayList<>();
         for (Family family : Family.values()) {
             sizes.addAll(Size.of(family));
@@ -146,14 +207,15 @@ class NewInstrumentController {
         Size size = Entry.size(form.size()).orElse(sizes.get(0));
         List<Pitch> openStrings = TypedInstrument.tuning(new MapBindingResult(Map.of(), "form"), form.tuning(), size);
         SetUp setUp = new SetUp(
-                size,
-                form.leftHanded(),
-                ReferenceA.STANDARD,
-                openStrings.isEmpty() ? size.family().openStrings() : openStrings,
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                pegs(form, size));
+                        size,
+                        form.leftHanded(),
+                        ReferenceA.STANDARD,
+                        openStrings.isEmpty() ? size.family().openStrings() : openStrings,
+                        Map.of(),
+                        Map.of(),
+                        Map.of(),
+                        pegs(form, size))
+                .measured(measured(new MapBindingResult(Map.of(), "form"), form, size, lengths));
         Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
         setUp.positions()
                 .forEach(position -> diametersMm.put(
@@ -165,7 +227,9 @@ class NewInstrumentController {
                         Demand.values(),
                         TailEnd.values(),
                         UsualString.cores(size),
+                        kinds.sets(),
                         setUp,
+                        setUp.figure(LENGTH),
                         InstrumentDrawing.of(setUp, diametersMm, Map.of(), Place.WHOLE, null)),
                 model);
         return "rack/new";
@@ -182,6 +246,8 @@ class NewInstrumentController {
      * @param pegs what it is wound on, where it is not what is usual in its family
      * @param firstTuner what I hangs on
      * @param strung what is on it: UNKNOWN, LATER, or the core of its set
+     * @param ownSet a string of the set from the drawer that is on it
+     * @param length its vibrating length, as typed; empty when it was not measured
      * @param since the day that set went on, as typed; empty when nobody knows
      * @param hoursPerWeek how much it is played, as typed
      * @param demand how fresh its strings have to be
@@ -195,6 +261,8 @@ class NewInstrumentController {
             PegKind pegs,
             TailEnd firstTuner,
             String strung,
+            @Nullable UUID ownSet,
+            String length,
             String since,
             String hoursPerWeek,
             Demand demand) {
@@ -209,6 +277,7 @@ class NewInstrumentController {
             tuning = tuning == null ? "" : tuning;
             firstTuner = firstTuner == null ? TailEnd.FORK_TUNER : firstTuner;
             strung = strung == null ? UNKNOWN : strung;
+            length = length == null ? "" : length;
             since = since == null ? "" : since;
             hoursPerWeek = hoursPerWeek == null ? "5" : hoursPerWeek;
             demand = demand == null ? Demand.STUDY : demand;
@@ -223,7 +292,9 @@ class NewInstrumentController {
      * @param demands how fresh they can have to be
      * @param tailEnds what I can hang on
      * @param cores what sets for it are made of
+     * @param ownSets one string of each set in the drawer
      * @param setUp what is chosen so far
+     * @param length its vibrating length
      * @param drawing that, drawn
      */
     record NewPage(
@@ -232,6 +303,8 @@ class NewInstrumentController {
             Demand[] demands,
             TailEnd[] tailEnds,
             List<StringCore> cores,
+            List<StringKind> ownSets,
             SetUp setUp,
+            Figure length,
             InstrumentDrawing drawing) {}
 }

@@ -35,6 +35,7 @@ import rosinedpeg.web.instrument.InstrumentEvent;
 import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.occasions.HolidaysChanged;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.settling.SettlingString;
@@ -125,6 +126,12 @@ public class Rack {
         } else {
             places.outdate(event.instrumentId(), Instant.EPOCH);
         }
+    }
+
+    /** Every string has been played more, or less, than was reckoned. */
+    @EventListener
+    void outdate(HolidaysChanged event) {
+        places.outdateAll(Instant.EPOCH);
     }
 
     private void bringUpToDate() {

@@ -38,6 +38,11 @@ interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
     @Query("update RackPlaceEntity place set place.holdsUntil = :past where place.instrumentId = :instrumentId")
     void outdate(UUID instrumentId, Instant past);
 
+    /** All of them have to be worked out again. */
+    @Modifying
+    @Query("update RackPlaceEntity place set place.holdsUntil = :past")
+    void outdateAll(Instant past);
+
     /** Those that have to be worked out again; nobody else changes them until that is done. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     List<RackPlaceEntity> findByHoldsUntilLessThanEqualOrderByInstrumentId(Instant now, Limit most);

@@ -59,19 +59,20 @@ class StringController {
     @GetMapping("/instruments/{id}/strings/{position}")
     String string(@PathVariable UUID id, @PathVariable Position position, Model model) {
         Optional<StringOn> on = instruments.get(id).string(position);
-        model.addAttribute(
-                "form",
-                new StringForm(
-                        on.map(StringOn::fittedId).orElse(null),
-                        on.map(string -> string.kind().id()).orElse(null),
-                        on.flatMap(StringOn::fittedAt)
-                                .map(at -> at.atZone(CurrentWorkshop.zone())
-                                        .toLocalDate()
-                                        .toString())
-                                .orElse(""),
-                        "0",
-                        false));
+        model.addAttribute("form", form(on));
         return showString(id, position, model);
+    }
+
+    private static StringForm form(Optional<StringOn> on) {
+        return new StringForm(
+                on.map(StringOn::fittedId).orElse(null),
+                on.map(string -> string.kind().id()).orElse(null),
+                on.flatMap(StringOn::fittedAt)
+                        .map(at ->
+                                at.atZone(CurrentWorkshop.zone()).toLocalDate().toString())
+                        .orElse(""),
+                "0",
+                false);
     }
 
     /** Records what was seen on the string that is on. */
@@ -91,6 +92,30 @@ class StringController {
                         seen.stream().map(sign -> words.say("sign." + sign)).toList());
         Change.make(
                 () -> instruments.look(id, fitted, version, seen), "string.looked", position + " " + chosen, redirect);
+        return "redirect:/instruments/" + id;
+    }
+
+    /** Records how many hours have been played on the string that is on, as somebody counted them. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/instruments/{id}/strings/{position}/hours")
+    String count(
+            @PathVariable UUID id,
+            @PathVariable Position position,
+            @ModelAttribute("counted") HoursForm counted,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        OptionalDouble hours = Entry.number(result, "hours", counted.hours(), HOURS_BEFORE);
+        if (hours.isEmpty()) {
+            Instrument instrument = instruments.get(id);
+            model.addAttribute("form", form(instrument.string(position)));
+            return showString(instrument, position, Optional.of(counted), model);
+        }
+        Change.make(
+                () -> instruments.countHours(id, counted.fitted(), counted.version(), hours.getAsDouble()),
+                "string.hours.recorded",
+                position + " " + counted.hours() + " h",
+                redirect);
         return "redirect:/instruments/" + id;
     }
 
@@ -161,8 +186,13 @@ class StringController {
 
     private String showString(UUID id, Position position, Model model) {
         Instrument instrument = instruments.get(id);
+        return showString(instrument, position, HoursForm.of(instrument.string(position)), model);
+    }
+
+    private String showString(Instrument instrument, Position position, Optional<HoursForm> counted, Model model) {
         Page.lay(
-                new StringPage(instrument, position, instrument.string(position), kindsFor(instrument, position)),
+                new StringPage(
+                        instrument, position, instrument.string(position), counted, kindsFor(instrument, position)),
                 model);
         return "rack/string";
     }
@@ -191,14 +221,40 @@ class StringController {
     }
 
     /**
+     * Hours that somebody counted.
+     *
+     * @param hours played until now, as typed
+     * @param fitted the string
+     * @param version of what was on record of it when the page was made
+     */
+    record HoursForm(String hours, UUID fitted, Integer version) {
+
+        /** What is not sent is as on an empty form. */
+        HoursForm {
+            hours = hours == null ? "" : hours;
+            version = version == null ? -1 : version;
+        }
+
+        private static Optional<HoursForm> of(Optional<StringOn> on) {
+            return on.map(string -> new HoursForm("", string.fittedId(), string.version()));
+        }
+    }
+
+    /**
      * A string of an instrument.
      *
      * @param instrument the instrument
      * @param position where the string is
      * @param string what is there; empty when nothing is recorded
+     * @param counted the hours played on it, to be filled in
      * @param kinds what can go there
      */
-    record StringPage(Instrument instrument, Position position, Optional<StringOn> string, List<StringKind> kinds) {
+    record StringPage(
+            Instrument instrument,
+            Position position,
+            Optional<StringOn> string,
+            Optional<HoursForm> counted,
+            List<StringKind> kinds) {
 
         /** {@return what can be seen or heard on a string} */
         public WearSign[] signs() {

@@ -1,0 +1,128 @@
+package rosinedpeg.web.account;
+
+import java.time.ZoneId;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Say;
+import rosinedpeg.web.platform.SignedIn;
+
+/** The workshop itself: what it is called, where it stands, what it is tuned to, and its end. */
+@Controller
+class WorkshopController {
+
+    private final Accounts accounts;
+    private final Leaving leaving;
+
+    WorkshopController(Accounts accounts, Leaving leaving) {
+        this.accounts = accounts;
+        this.leaving = leaving;
+    }
+
+    @OpenTo(Role.KEEPER)
+    @GetMapping("/workshop")
+    String show(@AuthenticationPrincipal SignedIn account, Model model) {
+        model.addAttribute("form", WorkshopForm.of(account));
+        return page(Optional.empty(), model);
+    }
+
+    private static String page(Optional<String> wrong, Model model) {
+        Page.lay(new WorkshopPage(BeginController.zones(), Leaving.PAUSE.toDays(), wrong), model);
+        return "account/workshop";
+    }
+
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/workshop")
+    String change(
+            @ModelAttribute("form") WorkshopForm form,
+            BindingResult result,
+            @AuthenticationPrincipal SignedIn account,
+            Model model,
+            RedirectAttributes redirect) {
+        Optional<String> name = Entry.text(result, "workshop", form.workshop(), BeginController.LONGEST_NAME);
+        OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
+        if (!BeginController.zones().contains(form.zone())) {
+            result.rejectValue("zone", "begin.zone.missing");
+        }
+        if (result.hasErrors()) {
+            return page(Optional.empty(), model);
+        }
+        accounts.changeWorkshop(
+                account.workshopId(),
+                name.orElseThrow(),
+                ZoneId.of(form.zone()),
+                new ReferenceA(referenceA.orElseThrow()));
+        redirect.addFlashAttribute("notice", "workshop.changed");
+        return "redirect:/workshop";
+    }
+
+    /** Says that the workshop goes, after a pause. Who says so has to know the keeper's password. */
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/workshop/leave")
+    String leave(
+            @RequestParam(defaultValue = "") String password,
+            @AuthenticationPrincipal SignedIn account,
+            Model model,
+            RedirectAttributes redirect) {
+        if (!accounts.knows(account, password)) {
+            model.addAttribute("form", WorkshopForm.of(account));
+            return page(Optional.of("password.wrong"), model);
+        }
+        leaving.announce(account.workshopId());
+        redirect.addFlashAttribute("notice", "workshop.leaving");
+        return "redirect:/workshop";
+    }
+
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/workshop/keep")
+    String keep(@AuthenticationPrincipal SignedIn account, RedirectAttributes redirect) {
+        leaving.keep(account.workshopId());
+        redirect.addFlashAttribute("notice", "workshop.kept");
+        return "redirect:/workshop";
+    }
+
+    /**
+     * The workshop, as typed.
+     *
+     * @param workshop what it is called
+     * @param zone its time zone
+     * @param referenceA what its instruments are tuned to, as typed
+     */
+    record WorkshopForm(String workshop, String zone, String referenceA) {
+
+        /** What is not sent is as on an empty form. */
+        WorkshopForm {
+            workshop = workshop == null ? "" : workshop;
+            zone = zone == null ? "" : zone;
+            referenceA = referenceA == null ? "" : referenceA;
+        }
+
+        private static WorkshopForm of(SignedIn account) {
+            return new WorkshopForm(
+                    account.workshopName(), account.zone().getId(), Say.number(account.referenceAHz(), 1));
+        }
+    }
+
+    /**
+     * The page of the workshop.
+     *
+     * @param zones the time zones there are
+     * @param pauseDays for how many days a workshop that is to go can still be kept
+     * @param wrong what was wrong with the password
+     */
+    record WorkshopPage(List<String> zones, long pauseDays, Optional<String> wrong) {}
+}

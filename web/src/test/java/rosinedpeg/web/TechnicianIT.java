@@ -1,0 +1,101 @@
+package rosinedpeg.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.SelectOption;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.format.DateTimeFormatter;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** Whoever keeps a shop or a shelf begins alone, with what they have: a table, one instrument of each sort, a calendar. */
+class TechnicianIT extends InBrowser {
+
+    /** As a spreadsheet of another country writes it. */
+    private static String drawer() {
+        return "maker;line;family;size;string;core;winding;price;currency\r\n"
+                + IntStream.rangeClosed(1, 15)
+                        .boxed()
+                        .flatMap(line -> Stream.of("I", "II", "III", "IV")
+                                .map(string -> "Größler;Tarn " + line + ";violin;1/4;" + string + ";rope steel;steel;"
+                                        + (10 + line) + ",50;EUR"))
+                        .collect(Collectors.joining("\r\n"));
+    }
+
+    private static void add(Page page, String name, LocalDate since) {
+        page.navigate("/instruments/new");
+        page.locator("[name=name]").fill(name);
+        page.locator("[name=size]").selectOption("VIOLIN 1/4");
+        page.locator("[name=demand]").selectOption("LOAN");
+        page.locator("[name=length]").fill("262");
+        page.locator("[name=strung][value=OWN]").check();
+        page.locator("[name=ownSet]").selectOption(new SelectOption().setLabel("Größler Tarn 3, Violin 1/4"));
+        page.locator("[name=since]").fill(since.toString());
+        page.locator("main form button.strong").click();
+        assertThat(heading(page)).hasText(name);
+        assertThat(page.locator("main")).containsText("Größler Tarn 3");
+        page.locator("a[href$='/copy']").click();
+        page.locator("[name=count]").fill("39");
+        page.locator("[name=since]").fill(since.toString());
+        page.locator("main form button.strong").click();
+        page.waitForURL(address -> address.endsWith("/"));
+    }
+
+    @Test
+    void eightyInstrumentsSixtyKindsAndASeason() {
+        LocalDate today = LocalDate.now(ZoneId.of("UTC"));
+        Page page = signedIn(stranger().signIn(), 1280);
+        page.navigate("/strings/import");
+        page.locator("#file").setInputFiles(new FilePayload("drawer.csv", "text/csv", drawer().getBytes(ISO_8859_1)));
+        page.locator("main form button").click();
+        page.locator("main form button.strong").click();
+        assertThat(heading(page)).hasText("60 kinds of string");
+        assertThat(page.locator("main")).containsText("Größler Tarn 15");
+
+        add(page, "Shelf A 1", today.minusYears(4));
+        add(page, "Shelf B 1", today.minusDays(20));
+        assertThat(heading(page)).hasText("80 instruments, 40 want hands");
+
+        String from = today.plusDays(9).format(DateTimeFormatter.BASIC_ISO_DATE);
+        page.navigate("/diary/import");
+        page.locator("#pasted")
+                .fill(String.join(
+                        "\r\n",
+                        "BEGIN:VCALENDAR",
+                        "VERSION:2.0",
+                        "PRODID:-//Somebody//EN",
+                        "BEGIN:VEVENT",
+                        "UID:a",
+                        "SUMMARY:School concert",
+                        "DTSTART:" + from + "T180000Z",
+                        "DTEND:" + from + "T193000Z",
+                        "END:VEVENT",
+                        "BEGIN:VEVENT",
+                        "UID:b",
+                        "SUMMARY:Orchestra rehearsal",
+                        "DTSTART:" + from + "T160000Z",
+                        "DTEND:" + from + "T170000Z",
+                        "RRULE:FREQ=WEEKLY;COUNT=10",
+                        "END:VEVENT",
+                        "END:VCALENDAR"));
+        page.locator("main form button").click();
+        page.locator("main form button.strong").click();
+        assertThat(page.locator("main")).containsText("11 dates were entered");
+        assertThat(page.locator("main")).containsText("School concert");
+        assertThat(page.locator(".of-change a[href*='/plan']").allTextContents().stream()
+                        .map(String::strip)
+                        .collect(Collectors.toSet()))
+                .isEqualTo(IntStream.rangeClosed(1, 40)
+                        .mapToObj(number -> "Shelf A " + number)
+                        .collect(Collectors.toSet()));
+        assertThat(page.locator(".of-change").first()).containsText("to hold for Orchestra rehearsal");
+        assertThat(browser.complaints()).isEmpty();
+    }
+}
