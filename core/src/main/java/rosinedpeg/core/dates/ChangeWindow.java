@@ -36,6 +36,25 @@ public record ChangeWindow(Instant earliest, Instant latest) {
     /** The share of its life up to which a string is as good as new. */
     public static final double FRESH_SHARE = 0.2;
 
+    /** How long a string of a core takes until it holds, nine times in ten: without readings always the same. */
+    private static final Map<StringCore, Map<Steadiness, Duration>> SETTLES = settles();
+
+    private static Map<StringCore, Map<Steadiness, Duration>> settles() {
+        Map<StringCore, Map<Steadiness, Duration>> settles = new EnumMap<>(StringCore.class);
+        for (StringCore core : StringCore.values()) {
+            Map<Steadiness, Duration> ofCore = new EnumMap<>(Steadiness.class);
+            for (Steadiness steadiness : Steadiness.values()) {
+                ofCore.put(
+                        steadiness,
+                        hours(SettlingFit.of(core, List.of())
+                                .steadyAtHours(steadiness)
+                                .high()));
+            }
+            settles.put(core, ofCore);
+        }
+        return settles;
+    }
+
     /**
      * The window for one string.
      *
@@ -64,7 +83,7 @@ public record ChangeWindow(Instant earliest, Instant latest) {
      */
     public static Instant latest(StringCore core, Steadiness steadiness, Instant performance) {
         return performance.minus(
-                hours(SettlingFit.of(core, List.of()).steadyAtHours(steadiness).high()));
+                requireNonNull(requireNonNull(SETTLES.get(core)).get(steadiness)));
     }
 
     /** {@return whether a change at that moment is in time} */

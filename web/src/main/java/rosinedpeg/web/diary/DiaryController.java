@@ -49,17 +49,17 @@ class DiaryController {
         ZoneId zone = CurrentWorkshop.zone();
         LocalDate today = weeks.today(zone);
         LocalDate first = within(from == null ? today : from, today);
-        List<Week> shown = weeks.weeks(first, zone);
-        LocalDate monday = shown.get(0).monday();
+        Weeks.Shown shown = weeks.weeks(first, zone);
+        LocalDate monday = shown.weeks().get(0).monday();
         Page.lay(
                 new DiaryPage(
-                        shown,
+                        shown.weeks(),
                         today,
                         monday.minusWeeks(Weeks.SHOWN),
                         monday.plusWeeks(Weeks.SHOWN),
                         !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
                         occasions.toCome().isEmpty(),
-                        weeks.isMore(monday),
+                        shown.more(),
                         Weeks.MOST),
                 model);
         return "diary/weeks";

@@ -10,7 +10,6 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
-import java.time.ZoneOffset;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Collection;
@@ -54,6 +53,8 @@ class Weeks {
     static final int MOST = 60;
 
     private static final int DAYS = 7;
+    /** A string that holds most likely may still not, nine times in ten, so long after it went on. */
+    private static final Duration JUST_STEADY = Duration.ofDays(14);
 
     private final Occasions occasions;
     private final Instruments instruments;
@@ -92,17 +93,30 @@ class Weeks {
      * @param zone the workshop's zone
      * @return them
      */
-    List<Week> weeks(LocalDate from, ZoneId zone) {
+    Shown weeks(LocalDate from, ZoneId zone) {
         LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         LocalDate end = monday.plusDays((long) SHOWN * DAYS);
         List<Occasion> dates = occasions.between(start(monday, zone), start(end, zone));
-        List<SettlingString> young = settlings.young(MOST);
-        List<Told> told = told(start(end, zone), young, zone);
+        List<SettlingString> young = settlings.young(MOST + 1);
+        Follows follows = follows(start(end, zone), young, zone);
         List<Loss> losses = young.stream().map(Loss::of).toList();
-        return IntStream.range(0, SHOWN)
-                .mapToObj(week -> week(monday.plusDays((long) week * DAYS), dates, told, losses, zone))
-                .toList();
+        return new Shown(
+                IntStream.range(0, SHOWN)
+                        .mapToObj(
+                                week -> week(monday.plusDays((long) week * DAYS), dates, follows.told(), losses, zone))
+                        .toList(),
+                follows.more());
     }
+
+    /**
+     * Some weeks.
+     *
+     * @param weeks them
+     * @param more whether more follows in them than is told
+     */
+    record Shown(List<Week> weeks, boolean more) {}
+
+    private record Follows(List<Told> told, boolean more) {}
 
     /** {@return a single day} */
     Day day(LocalDate day, ZoneId zone) {
@@ -195,39 +209,34 @@ class Weeks {
 
     /** {@return all that follows between now and then, the earliest first} */
     List<Told> told(Instant until, ZoneId zone) {
-        return told(until, settlings.young(MOST), zone);
+        return follows(until, settlings.young(MOST), zone).told();
     }
 
-    /** {@return whether there is more of some sort than is told} */
-    boolean isMore(LocalDate from) {
-        Instant until = from.plusWeeks(SHOWN).atStartOfDay().toInstant(ZoneOffset.UTC);
-        return rack.dueBy(until, MOST + 1).size() > MOST
-                || settlings.young(MOST + 1).size() > MOST
-                || aftercare.owed(MOST + 1).values().stream()
-                                .mapToInt(List::size)
-                                .sum()
-                        > MOST;
-    }
-
-    private List<Told> told(Instant until, List<SettlingString> young, ZoneId zone) {
+    private Follows follows(Instant until, List<SettlingString> young, ZoneId zone) {
         Instant now = clock.instant();
         if (!until.isAfter(now)) {
-            return List.of();
+            return new Follows(List.of(), false);
         }
-        return Stream.of(changes(until, zone, now), holding(young, zone, now), bridges(young, zone, now), owed(now))
+        // What is due a little later may have to be changed before, since nothing holds at once.
+        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST + 1);
+        Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST + 1);
+        boolean more = due.size() > MOST
+                || young.size() > MOST
+                || owed.values().stream().mapToInt(List::size).sum() > MOST;
+        List<Told> told = Stream.of(
+                        changes(due, zone, now), holding(young, zone, now), bridges(young, zone, now), owed(owed, now))
                 .flatMap(Collection::stream)
                 .filter(one -> one.at().isBefore(until))
                 .sorted(Comparator.comparing(Told::at).thenComparing(Told::instrument))
                 .toList();
+        return new Follows(told, more);
     }
 
-    private List<Told> changes(Instant until, ZoneId zone, Instant now) {
+    private List<Told> changes(List<UUID> due, ZoneId zone, Instant now) {
         List<Occasion> played = occasions.season();
         List<SafeChange.Performance> performances = played.stream()
                 .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
                 .toList();
-        // What is due a little later may have to be changed before, since nothing holds at once.
-        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST);
         Map<UUID, Standing> standings = instruments.standings(due);
         List<Told> told = new ArrayList<>();
         for (UUID id : due) {
@@ -302,10 +311,15 @@ class Weeks {
 
     private static List<Told> holding(List<SettlingString> young, ZoneId zone, Instant now) {
         List<Told> told = new ArrayList<>();
+        // Those that held long ago are not asked again between when and when they came to hold.
+        List<SettlingString> open = young.stream()
+                .filter(string ->
+                        string.unsteadyAt(now) || now.isBefore(string.fittedAt().plus(JUST_STEADY)))
+                .toList();
         for (Map.Entry<Told.Kind, Steadiness> kind : Map.of(
                         Told.Kind.HOLDS_REHEARSAL, Steadiness.REHEARSAL, Told.Kind.HOLDS_CONCERT, Steadiness.CONCERT)
                 .entrySet()) {
-            Map<UUID, List<Told>> ofInstruments = young.stream()
+            Map<UUID, List<Told>> ofInstruments = open.stream()
                     .map(string -> Told.of(
                             kind.getKey(),
                             string.instrument().id(),
@@ -347,8 +361,7 @@ class Weeks {
         return told;
     }
 
-    private List<Told> owed(Instant now) {
-        Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST);
+    private List<Told> owed(Map<UUID, List<OwedWork>> owed, Instant now) {
         Map<UUID, Standing> standings = instruments.standings(owed.keySet());
         List<Told> told = new ArrayList<>();
         owed.forEach((id, work) -> {
