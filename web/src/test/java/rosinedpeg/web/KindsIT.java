@@ -222,6 +222,7 @@ class KindsIT extends InRequests {
         return Stream.of(
                 Arguments.of(english.getBytes(UTF_8), "red, green"),
                 Arguments.of(("\ufeff" + german).getBytes(UTF_8), "rötlich"),
+                Arguments.of(("\n\n" + german).getBytes(UTF_8), "rötlich"),
                 Arguments.of(german.getBytes(ISO_8859_1), "rötlich"),
                 Arguments.of(german.replace(';', '\t').getBytes(UTF_16), "rötlich"));
     }
@@ -417,5 +418,19 @@ class KindsIT extends InRequests {
                         .query(Integer.class)
                         .single())
                 .isEqualTo(4);
+    }
+
+    /** Nobody fills the database with files that are never taken in. */
+    @Test
+    void tenFilesWaitAtMost() {
+        byte[] file = "maker,line,family,string,core\nHarrow,Tarn,violin,II,gut\n".getBytes(UTF_8);
+        String first = waiting(file);
+        for (int i = 0; i < 9; i++) {
+            waiting(file);
+        }
+        assertThat(mvc.get().uri(first).with(user(keeper))).hasStatus(200);
+        String last = waiting(file);
+        assertThat(mvc.get().uri(first).with(user(keeper))).hasRedirectedUrl("/strings");
+        assertThat(mvc.get().uri(last).with(user(keeper))).hasStatus(200);
     }
 }

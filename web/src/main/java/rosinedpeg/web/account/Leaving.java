@@ -35,6 +35,10 @@ class Leaving {
     private static final String TABLES =
             "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'workshop_id'"
                     + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
+    /** Tables whose rows belong to a person. */
+    private static final String TABLES_OF_ONE =
+            "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'account_id'"
+                    + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
     /** Columns that hold the name of whoever did something. */
     private static final String SIGNED =
             "select c.relname, a.attname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname ~ '_by$'"
@@ -71,7 +75,7 @@ class Leaving {
                 .filter(one -> one.accountId().equals(accountId))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("account " + accountId));
-        for (String table : List.of("one_time_link", "diary_feed", "habit", "kit_item")) {
+        for (String table : database.sql(TABLES_OF_ONE).query(String.class).list()) {
             database.sql("delete from " + table + " where account_id = ? and workshop_id = ?")
                     .params(accountId, workshopId)
                     .update();

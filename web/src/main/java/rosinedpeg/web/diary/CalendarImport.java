@@ -51,17 +51,32 @@ class CalendarImport {
     }
 
     private List<Row> rows(CalendarFile.Read read) {
-        Set<Occasion.What> taken = new HashSet<>();
-        return IntStream.range(0, read.entries().size())
-                .mapToObj(number -> {
-                    CalendarFile.Entry entry = read.entries().get(number);
-                    Optional<OccasionKind> likely = likely(entry);
-                    List<Occasion.What> fresh =
-                            occasions.unknown(dates(entry, likely.orElse(OccasionKind.HOLIDAY))).stream()
-                                    .filter(taken::add)
-                                    .toList();
-                    return new Row(number, entry, fresh.size(), likely.orElse(null));
-                })
+        List<CalendarFile.Entry> entries = read.entries();
+        List<Optional<OccasionKind>> likely = entries.stream().map(this::likely).toList();
+        List<List<Occasion.What>> fresh = fresh(
+                entries,
+                likely.stream().map(kind -> kind.orElse(OccasionKind.HOLIDAY)).toList());
+        return IntStream.range(0, entries.size())
+                .mapToObj(number -> new Row(
+                        number,
+                        entries.get(number),
+                        fresh.get(number).size(),
+                        likely.get(number).orElse(null)))
+                .toList();
+    }
+
+    /** Those dates of each entry that the workshop does not have yet, and no entry before it either; one query for all. */
+    private List<List<Occasion.What>> fresh(
+            List<CalendarFile.Entry> entries, List<? extends @Nullable OccasionKind> kinds) {
+        List<List<Occasion.What>> dates = new ArrayList<>();
+        for (int i = 0; i < entries.size(); i++) {
+            OccasionKind kind = i < kinds.size() ? kinds.get(i) : null;
+            dates.add(kind == null ? List.of() : dates(entries.get(i), kind));
+        }
+        Set<Occasion.What> unknown = new HashSet<>(
+                occasions.unknown(dates.stream().flatMap(List::stream).toList()));
+        return dates.stream()
+                .map(ofOne -> ofOne.stream().filter(unknown::remove).toList())
                 .toList();
     }
 
@@ -100,15 +115,16 @@ class CalendarImport {
             return Optional.empty();
         }
         List<CalendarFile.Entry> entries = read(content.get(), zone).entries();
-        int entered = 0;
+        List<@Nullable OccasionKind> kinds = new ArrayList<>();
         for (int i = 0; i < Math.min(entries.size(), chosen.size()); i++) {
             OccasionKind kind = chosen.get(i);
-            if (kind != null && kind.takesDays() == entries.get(i).days()) {
-                List<Occasion.What> fresh = new ArrayList<>(occasions.unknown(dates(entries.get(i), kind)));
-                if (!fresh.isEmpty()) {
-                    occasions.enter(fresh);
-                    entered += fresh.size();
-                }
+            kinds.add(kind != null && kind.takesDays() == entries.get(i).days() ? kind : null);
+        }
+        int entered = 0;
+        for (List<Occasion.What> fresh : fresh(entries, kinds)) {
+            if (!fresh.isEmpty()) {
+                occasions.enter(fresh);
+                entered += fresh.size();
             }
         }
         waiting.taken(id);

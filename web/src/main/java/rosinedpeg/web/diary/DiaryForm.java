@@ -1,5 +1,7 @@
 package rosinedpeg.web.diary;
 
+import static rosinedpeg.web.platform.Entry.orEmpty;
+
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -10,7 +12,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
-import org.jspecify.annotations.Nullable;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.web.occasions.Occasion;
@@ -66,10 +67,6 @@ record DiaryForm(
         lastRepeat = orEmpty(lastRepeat);
         following = following != null && following;
         version = version == null ? -1 : version;
-    }
-
-    private static String orEmpty(@Nullable String typed) {
-        return typed == null ? "" : typed;
     }
 
     static DiaryForm blank(LocalDate day) {

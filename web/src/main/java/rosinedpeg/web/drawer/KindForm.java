@@ -1,6 +1,7 @@
 package rosinedpeg.web.drawer;
 
-import org.jspecify.annotations.Nullable;
+import static rosinedpeg.web.platform.Entry.orEmpty;
+
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
@@ -110,10 +111,6 @@ record KindForm(
         lifeHours = orEmpty(lifeHours);
         lifeMonths = orEmpty(lifeMonths);
         version = version == null ? -1 : version;
-    }
-
-    private static String orEmpty(@Nullable String typed) {
-        return typed == null ? "" : typed;
     }
 
     /** {@return what is on record of a kind; figures that are only usual are left open} */

@@ -140,7 +140,8 @@ final class KindTable {
      * @return what stands in it
      */
     static Read read(String text) {
-        String heading = text.lines().findFirst().orElse("");
+        String heading =
+                text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
         char parting = ";,\t"
                 .chars()
                 .mapToObj(character -> (char) character)

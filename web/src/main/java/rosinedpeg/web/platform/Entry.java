@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.support.DefaultMessageSourceResolvable;
 import org.springframework.validation.Errors;
@@ -220,6 +221,11 @@ public final class Entry {
                 .flatMap(family -> Size.of(family).stream())
                 .filter(one -> one.code().equals(size[1]))
                 .findFirst();
+    }
+
+    /** {@return what was typed; nothing where a form did not send it} */
+    public static String orEmpty(@Nullable String typed) {
+        return typed == null ? "" : typed;
     }
 
     /** {@return the press of a button as its page sends it; a new one when it sends none, or that was tampered with} */

@@ -3,6 +3,7 @@ package rosinedpeg.web.platform;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -14,6 +15,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class WaitingFiles {
 
     private static final Duration WAITS = Duration.ofDays(1);
+    /** So many wait at a time in a workshop; what has waited longest makes way. */
+    private static final int MOST = 10;
 
     private final WaitingFileRepository waiting;
     private final Clock clock;
@@ -27,6 +30,8 @@ public class WaitingFiles {
     public UUID keep(Purpose purpose, String content) {
         Instant now = clock.instant();
         waiting.deleteByCameAtBefore(now.minus(WAITS));
+        List<UUID> newestFirst = waiting.newestFirst();
+        waiting.deleteAllById(newestFirst.subList(Math.min(MOST - 1, newestFirst.size()), newestFirst.size()));
         return waiting.save(new WaitingFileEntity(purpose, content, now)).id();
     }
 
