@@ -7,6 +7,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -76,6 +77,8 @@ final class Browser implements AutoCloseable {
     /** Signs in with the keyboard. */
     static void signIn(Page page, String signIn) {
         page.navigate("/sign-in");
+        // The first page of all may stand before its field has the keyboard.
+        PlaywrightAssertions.assertThat(page.locator("[name=signIn]")).isFocused();
         page.keyboard().type(signIn);
         page.keyboard().press("Tab");
         page.keyboard().type(RunningApplication.PASSWORD);
