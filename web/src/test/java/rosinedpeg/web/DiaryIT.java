@@ -336,6 +336,12 @@ class DiaryIT extends InRequests {
                 Arguments.of("binary", noise, "That is no calendar"),
                 Arguments.of("a table", "name,day\nOpening,2027-01-01".getBytes(UTF_8), "That is no calendar"),
                 Arguments.of("large", ("BEGIN:VCALENDAR\n" + "x".repeat(1_000_000)).getBytes(UTF_8), "too large"),
+                Arguments.of(
+                        "cut off",
+                        calendar(event("a", "Rehearsal", "DTSTART:20260101T180000Z"))
+                                .replace("\r\nEND:VCALENDAR", "")
+                                .getBytes(UTF_8),
+                        "or it breaks off"),
                 Arguments.of("no events", calendar("X-A:1").getBytes(UTF_8), "No event in it"),
                 Arguments.of("501 events", calendar(many).getBytes(UTF_8), "too many events: at most 500"),
                 Arguments.of(
@@ -381,6 +387,7 @@ class DiaryIT extends InRequests {
         String day = monday.format(DateTimeFormatter.BASIC_ISO_DATE);
         String next = monday.plusWeeks(1).format(DateTimeFormatter.BASIC_ISO_DATE);
         String third = monday.plusWeeks(2).format(DateTimeFormatter.BASIC_ISO_DATE);
+        String fourth = monday.plusWeeks(3).format(DateTimeFormatter.BASIC_ISO_DATE);
         byte[] file = calendar(
                         event(
                                 "weekly",
@@ -388,7 +395,7 @@ class DiaryIT extends InRequests {
                                 "LOCATION:Under the stage",
                                 "DTSTART;TZID=America/New_York:" + day + "T120000",
                                 "DTEND;TZID=America/New_York:" + day + "T140000",
-                                "RRULE:FREQ=WEEKLY;COUNT=4",
+                                "RRULE:FREQ=WEEKLY;COUNT=5",
                                 "EXDATE;TZID=America/New_York:" + next + "T120000"),
                         event(
                                 "weekly",
@@ -396,6 +403,12 @@ class DiaryIT extends InRequests {
                                 "RECURRENCE-ID;TZID=America/New_York:" + third + "T120000",
                                 "DTSTART;TZID=America/New_York:" + third + "T150000",
                                 "DURATION:PT90M"),
+                        event(
+                                "weekly",
+                                "Répétition",
+                                "STATUS:CANCELLED",
+                                "RECURRENCE-ID;TZID=America/New_York:" + fourth + "T120000",
+                                "DTSTART;TZID=America/New_York:" + fourth + "T120000"),
                         event("floating", "Gala", "DTSTART:" + day + "T200000", "DTEND:" + day + "T230000"),
                         event("off", "Called off", "DTSTART:" + day + "T200000", "STATUS:CANCELLED"),
                         event("feast", "Holiday", "DTSTART;VALUE=DATE:" + day, "DTEND;VALUE=DATE:" + next),
@@ -413,7 +426,7 @@ class DiaryIT extends InRequests {
                 .containsExactlyElementsOf(Stream.of(
                                 monday.atTime(12, 0),
                                 monday.plusWeeks(2).atTime(15, 0),
-                                monday.plusWeeks(3).atTime(12, 0))
+                                monday.plusWeeks(4).atTime(12, 0))
                         .map(there ->
                                 there.atZone(newYork).withZoneSameInstant(ZONE).toLocalDateTime())
                         .toList());

@@ -172,10 +172,7 @@ public class Accounts implements UserDetailsService {
             throw new NotFoundException("account " + accountId);
         }
         if (!active) {
-            database.sql("delete from spring_session where principal_name ="
-                            + " (select sign_in from account where id = ?)")
-                    .param(accountId)
-                    .update();
+            endSessions(signIn(accountId));
         }
     }
 
@@ -209,8 +206,20 @@ public class Accounts implements UserDetailsService {
         if (rows == 0) {
             throw new NotFoundException("account " + accountId);
         }
-        database.sql("delete from spring_session where principal_name = (select sign_in from account where id = ?)")
+        endSessions(signIn(accountId));
+    }
+
+    private String signIn(UUID accountId) {
+        return database.sql("select sign_in from account where id = ?")
                 .param(accountId)
+                .query(String.class)
+                .single();
+    }
+
+    /** Ends every session of somebody. */
+    void endSessions(String signIn) {
+        database.sql("delete from spring_session where principal_name = ?")
+                .param(signIn)
                 .update();
     }
 

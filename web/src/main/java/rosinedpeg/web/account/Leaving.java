@@ -31,13 +31,9 @@ class Leaving {
     /** How long a workshop that is taken away can still be kept. */
     static final Duration PAUSE = Duration.ofDays(7);
 
-    /** Tables whose rows belong to a workshop. */
-    private static final String TABLES =
-            "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'workshop_id'"
-                    + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
-    /** Tables whose rows belong to a person. */
-    private static final String TABLES_OF_ONE =
-            "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = 'account_id'"
+    /** Tables that have a column of that name. */
+    private static final String TABLES_WITH =
+            "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = ?"
                     + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
     /** Columns that hold the name of whoever did something. */
     private static final String SIGNED =
@@ -75,12 +71,12 @@ class Leaving {
                 .filter(one -> one.accountId().equals(accountId))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("account " + accountId));
-        for (String table : database.sql(TABLES_OF_ONE).query(String.class).list()) {
+        for (String table : tablesWith("account_id")) {
             database.sql("delete from " + table + " where account_id = ? and workshop_id = ?")
                     .params(accountId, workshopId)
                     .update();
         }
-        endSessions(person.signIn());
+        accounts.endSessions(person.signIn());
         database.sql("delete from account where id = ? and workshop_id = ?")
                 .params(accountId, workshopId)
                 .update();
@@ -129,7 +125,7 @@ class Leaving {
                 .param(now())
                 .query(UUID.class)
                 .list()) {
-            accounts.people(workshop).forEach(person -> endSessions(person.signIn()));
+            accounts.people(workshop).forEach(person -> accounts.endSessions(person.signIn()));
             leaving("workshop");
             for (String table : childrenFirst()) {
                 database.sql("delete from " + table + " where workshop_id = ?")
@@ -142,8 +138,7 @@ class Leaving {
 
     /** The tables of a workshop, each before those it points to. */
     private List<String> childrenFirst() {
-        List<String> left =
-                new ArrayList<>(database.sql(TABLES).query(String.class).list());
+        List<String> left = new ArrayList<>(tablesWith("workshop_id"));
         List<Reference> references = database.sql(REFERENCES)
                 .query((row, number) -> new Reference(row.getString("child"), row.getString("parent")))
                 .list();
@@ -164,6 +159,10 @@ class Leaving {
         return order;
     }
 
+    private List<String> tablesWith(String column) {
+        return database.sql(TABLES_WITH).param(column).query(String.class).list();
+    }
+
     private record Reference(String child, String parent) {}
 
     /** Lets the ledgers be touched until the end of the transaction. */
@@ -172,12 +171,6 @@ class Leaving {
                 .param(what)
                 .query(String.class)
                 .single();
-    }
-
-    private void endSessions(String signIn) {
-        database.sql("delete from spring_session where principal_name = ?")
-                .param(signIn)
-                .update();
     }
 
     private OffsetDateTime now() {

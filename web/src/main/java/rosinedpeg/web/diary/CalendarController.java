@@ -3,14 +3,14 @@ package rosinedpeg.web.diary;
 import static java.nio.charset.StandardCharsets.UTF_8;
 
 import java.io.IOException;
-import java.time.ZoneId;
-import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.IntStream;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.http.CacheControl;
@@ -39,6 +39,8 @@ import rosinedpeg.web.platform.Words;
 /** Calendars into the diary, and the diary out to calendar programs. */
 @Controller
 class CalendarController {
+
+    private static final Pattern KIND_FIELD = Pattern.compile("kind-(\\d{1,4})");
 
     private final CalendarImport imports;
     private final DiaryFeeds feeds;
@@ -122,14 +124,16 @@ class CalendarController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/diary/import/{id}")
     String take(@PathVariable UUID id, @RequestParam Map<String, String> chosen, RedirectAttributes redirect) {
-        ZoneId zone = CurrentWorkshop.zone();
-        int rows = imports.preview(id, zone).map(List::size).orElse(0);
-        List<@Nullable OccasionKind> kinds = IntStream.range(0, rows)
-                .mapToObj(number -> kind(chosen.get("kind-" + number)))
-                .collect(ArrayList::new, ArrayList::add, ArrayList::addAll);
+        Map<Integer, OccasionKind> kinds = new HashMap<>();
+        for (Map.Entry<String, String> field : chosen.entrySet()) {
+            Matcher named = KIND_FIELD.matcher(field.getKey());
+            if (named.matches()) {
+                kind(field.getValue()).ifPresent(kind -> kinds.put(Integer.valueOf(named.group(1)), kind));
+            }
+        }
         Optional<Integer> entered;
         try {
-            entered = imports.take(id, kinds, zone);
+            entered = imports.take(id, kinds, CurrentWorkshop.zone());
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.OCCASION_ONCE.isViolatedBy(complaint)) {
                 throw complaint;
@@ -142,11 +146,10 @@ class CalendarController {
         return "redirect:/diary";
     }
 
-    private static @Nullable OccasionKind kind(@Nullable String chosen) {
+    private static Optional<OccasionKind> kind(String chosen) {
         return Arrays.stream(OccasionKind.values())
                 .filter(kind -> kind.name().equals(chosen))
-                .findFirst()
-                .orElse(null);
+                .findFirst();
     }
 
     /** Shows the addresses at which one's calendar programs read the diary. */

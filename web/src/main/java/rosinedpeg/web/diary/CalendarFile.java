@@ -64,7 +64,9 @@ final class CalendarFile {
      * @return what stands in it, or why it cannot be taken
      */
     static Read read(String text, LocalDate today, ZoneId zone) {
-        if (!text.toUpperCase(Locale.ROOT).contains("BEGIN:VCALENDAR")) {
+        String whole = text.strip().toUpperCase(Locale.ROOT);
+        // One that breaks off would be read as far as it goes, and nobody would miss the rest.
+        if (!whole.contains("BEGIN:VCALENDAR") || !whole.endsWith("END:VCALENDAR")) {
             return Read.refused("diary.import.noCalendar");
         }
         List<ICalendar> calendars;
@@ -77,10 +79,12 @@ final class CalendarFile {
             return Read.refused("diary.import.manyEvents", MOST_EVENTS);
         }
         List<Entry> entries = new ArrayList<>();
+        int number = 0;
         for (ICalendar calendar : calendars) {
             Map<String, Set<Date>> moved = moved(calendar);
             for (VEvent event : calendar.getEvents()) {
-                entry(event, calendar.getTimezoneInfo(), moved, today, zone).ifPresent(entries::add);
+                entry(number++, event, calendar.getTimezoneInfo(), moved, today, zone)
+                        .ifPresent(entries::add);
             }
         }
         entries.sort(Comparator.comparing((Entry entry) -> entry.spans().isEmpty()
@@ -109,7 +113,7 @@ final class CalendarFile {
     }
 
     private static Optional<Entry> entry(
-            VEvent event, TimezoneInfo zones, Map<String, Set<Date>> moved, LocalDate today, ZoneId zone) {
+            int number, VEvent event, TimezoneInfo zones, Map<String, Set<Date>> moved, LocalDate today, ZoneId zone) {
         DateStart start = event.getDateStart();
         if (event.getStatus() != null && event.getStatus().isCancelled()) {
             return Optional.empty();
@@ -117,18 +121,18 @@ final class CalendarFile {
         String name = shortened(text(event.getSummary()), Occasion.LONGEST_NAME);
         String note = shortened(text(event.getLocation()), Occasion.LONGEST_NOTE);
         if (start == null || start.getValue() == null || name.isEmpty()) {
-            return Optional.of(Entry.wrong(name, "diary.import.noStart"));
+            return Optional.of(Entry.wrong(number, name, "diary.import.noStart"));
         }
         RecurrenceRule rule = event.getRecurrenceRule();
         if (rule != null
                 && rule.getValue() != null
                 && TOO_OFTEN.contains(rule.getValue().getFrequency())) {
-            return Optional.of(Entry.wrong(name, "diary.import.often"));
+            return Optional.of(Entry.wrong(number, name, "diary.import.often"));
         }
         boolean days = !start.getValue().hasTime();
         Duration length = length(event, start.getValue(), days);
         if (length.isNegative() || length.compareTo(LONGEST) > 0) {
-            return Optional.of(Entry.wrong(name, "diary.import.long"));
+            return Optional.of(Entry.wrong(number, name, "diary.import.long"));
         }
         Set<Date> elsewhere = event.getRecurrenceId() != null || event.getUid() == null
                 ? Set.of()
@@ -147,11 +151,13 @@ final class CalendarFile {
                 continue;
             }
             if (spans.size() == MOST_OF_ONE) {
-                return Optional.of(Entry.wrong(name, "diary.import.often"));
+                return Optional.of(Entry.wrong(number, name, "diary.import.often"));
             }
             spans.add(span(date, length, days, zones.isFloating(start), zone));
         }
-        return spans.isEmpty() ? Optional.empty() : Optional.of(new Entry(name, note, days, spans, Optional.empty()));
+        return spans.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Entry(number, name, note, days, spans, Optional.empty()));
     }
 
     /** Dates without a time, and times without a zone, are counted where this program runs, and then moved. */
@@ -270,16 +276,17 @@ final class CalendarFile {
     /**
      * What stands in a calendar that is read: once, or repeated.
      *
+     * @param number its place in the file, from 0, whatever else is read of the file
      * @param name what it is called
      * @param note where it is
      * @param days whether it takes whole days
      * @param spans each of its dates, the earliest first
      * @param wrong why it cannot be taken
      */
-    record Entry(String name, String note, boolean days, List<Span> spans, Optional<String> wrong) {
+    record Entry(int number, String name, String note, boolean days, List<Span> spans, Optional<String> wrong) {
 
-        private static Entry wrong(String name, String wrong) {
-            return new Entry(name, "", false, List.of(), Optional.of(wrong));
+        private static Entry wrong(int number, String name, String wrong) {
+            return new Entry(number, name, "", false, List.of(), Optional.of(wrong));
         }
     }
 

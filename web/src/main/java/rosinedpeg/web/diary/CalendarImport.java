@@ -1,14 +1,16 @@
 package rosinedpeg.web.diary;
 
 import java.time.ZoneId;
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.regex.Pattern;
-import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,33 +53,31 @@ class CalendarImport {
     }
 
     private List<Row> rows(CalendarFile.Read read) {
-        List<CalendarFile.Entry> entries = read.entries();
-        List<Optional<OccasionKind>> likely = entries.stream().map(this::likely).toList();
-        List<List<Occasion.What>> fresh = fresh(
-                entries,
-                likely.stream().map(kind -> kind.orElse(OccasionKind.HOLIDAY)).toList());
-        return IntStream.range(0, entries.size())
-                .mapToObj(number -> new Row(
-                        number,
-                        entries.get(number),
-                        fresh.get(number).size(),
-                        likely.get(number).orElse(null)))
+        Map<Integer, OccasionKind> likely = new HashMap<>();
+        read.entries().forEach(entry -> likely(entry).ifPresent(kind -> likely.put(entry.number(), kind)));
+        // What is likely nothing of ours is counted all the same: somebody may say what it is.
+        return fresh(read.entries(), entry -> likely.getOrDefault(entry.number(), OccasionKind.HOLIDAY))
+                .entrySet()
+                .stream()
+                .map(each -> new Row(
+                        each.getKey(),
+                        each.getValue().size(),
+                        likely.get(each.getKey().number())))
                 .toList();
     }
 
     /** Those dates of each entry that the workshop does not have yet, and no entry before it either; one query for all. */
-    private List<List<Occasion.What>> fresh(
-            List<CalendarFile.Entry> entries, List<? extends @Nullable OccasionKind> kinds) {
-        List<List<Occasion.What>> dates = new ArrayList<>();
-        for (int i = 0; i < entries.size(); i++) {
-            OccasionKind kind = i < kinds.size() ? kinds.get(i) : null;
-            dates.add(kind == null ? List.of() : dates(entries.get(i), kind));
+    private Map<CalendarFile.Entry, List<Occasion.What>> fresh(
+            List<CalendarFile.Entry> entries, Function<CalendarFile.Entry, @Nullable OccasionKind> kinds) {
+        Map<CalendarFile.Entry, List<Occasion.What>> dates = new LinkedHashMap<>();
+        for (CalendarFile.Entry entry : entries) {
+            OccasionKind kind = kinds.apply(entry);
+            dates.put(entry, kind == null ? List.of() : dates(entry, kind));
         }
         Set<Occasion.What> unknown = new HashSet<>(
-                occasions.unknown(dates.stream().flatMap(List::stream).toList()));
-        return dates.stream()
-                .map(ofOne -> ofOne.stream().filter(unknown::remove).toList())
-                .toList();
+                occasions.unknown(dates.values().stream().flatMap(List::stream).toList()));
+        dates.replaceAll((entry, all) -> all.stream().filter(unknown::remove).toList());
+        return dates;
     }
 
     /** {@return what an entry is most likely by its name; empty for what is likely nothing of ours} */
@@ -105,23 +105,22 @@ class CalendarImport {
      * Takes in what was chosen of a calendar.
      *
      * @param id where it waits
-     * @param chosen what each entry is to be, in their order; null for what is left out
+     * @param chosen what entries are to be, by their numbers; what is missing is left out
      * @param zone the workshop's zone
      * @return how many dates were entered; empty when it no longer waits
      */
-    Optional<Integer> take(UUID id, List<@Nullable OccasionKind> chosen, ZoneId zone) {
+    Optional<Integer> take(UUID id, Map<Integer, OccasionKind> chosen, ZoneId zone) {
         Optional<String> content = waiting.content(WaitingFiles.Purpose.CALENDAR, id);
         if (content.isEmpty()) {
             return Optional.empty();
         }
-        List<CalendarFile.Entry> entries = read(content.get(), zone).entries();
-        List<@Nullable OccasionKind> kinds = new ArrayList<>();
-        for (int i = 0; i < Math.min(entries.size(), chosen.size()); i++) {
-            OccasionKind kind = chosen.get(i);
-            kinds.add(kind != null && kind.takesDays() == entries.get(i).days() ? kind : null);
-        }
         int entered = 0;
-        for (List<Occasion.What> fresh : fresh(entries, kinds)) {
+        for (List<Occasion.What> fresh : fresh(
+                        read(content.get(), zone).entries(),
+                        entry -> Optional.ofNullable(chosen.get(entry.number()))
+                                .filter(kind -> kind.takesDays() == entry.days())
+                                .orElse(null))
+                .values()) {
             if (!fresh.isEmpty()) {
                 occasions.enter(fresh);
                 entered += fresh.size();
@@ -134,16 +133,12 @@ class CalendarImport {
     /**
      * An entry as it is shown.
      *
-     * @param number its place in the file, from 0
      * @param entry the entry
      * @param fresh how many of its dates the workshop does not have yet
      * @param likely what it most likely is
      */
     record Row(
-            int number,
-            CalendarFile.Entry entry,
-            int fresh,
-            @Nullable OccasionKind likely) {
+            CalendarFile.Entry entry, int fresh, @Nullable OccasionKind likely) {
 
         /** {@return whether it can be taken in} */
         public boolean offers() {
