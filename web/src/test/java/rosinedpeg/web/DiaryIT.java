@@ -198,7 +198,21 @@ class DiaryIT extends InRequests {
     void theLastSafeMomentStandsBeforeWhatIsPlayed() throws Exception {
         UUID violin = violin(today.minusYears(2), 20);
         assertThat(page(keeper, "/diary")).contains("Leader&#39;s violin", "due now");
-        enter("REHEARSAL", "Far too soon", today.plusDays(1));
+        LocalDateTime soon = LocalDateTime.now(ZONE).plusHours(3);
+        assertThat(post(
+                        keeper,
+                        "/diary/new",
+                        "kind",
+                        "REHEARSAL",
+                        "name",
+                        "Far too soon",
+                        "day",
+                        soon.toLocalDate().toString(),
+                        "from",
+                        soon.format(DateTimeFormatter.ofPattern("HH:mm")),
+                        "until",
+                        soon.plusHours(1).format(DateTimeFormatter.ofPattern("HH:mm"))))
+                .hasStatus(302);
         enter("CONCERT", "Opening night", today.plusDays(14));
         enter(
                 "TERM",
@@ -295,6 +309,16 @@ class DiaryIT extends InRequests {
                 .param(keeper.workshopId())
                 .query(UUID.class)
                 .single();
+    }
+
+    /** A newcomer who knows nothing of the strings is not told that nothing is due. */
+    @Test
+    void stringsOfUnknownAgeCountAsDue() throws Exception {
+        assertThat(post(keeper, "/instruments/new", "name", "Mine", "size", "VIOLA 16", "strung", "UNKNOWN"))
+                .hasStatus(302);
+        assertThat(page(keeper, "/diary")).contains("Age not known", "counts as due, until it is known");
+        enter("CONCERT", "Recital", today.plusDays(20));
+        assertThat(page(keeper, "/diary")).contains("counts as due; by ", "to hold for Recital");
     }
 
     private double hours(String string) throws Exception {

@@ -37,7 +37,7 @@ class DiaryWords {
     /** {@return until when and what for} */
     public String says(Told told, ZoneId zone) {
         return switch (told.kind()) {
-            case CHANGE -> change(told, zone);
+            case CHANGE, AGE_UNKNOWN -> change(told, zone);
             case HOLDS_REHEARSAL, HOLDS_CONCERT -> words.say("diary.says.from", say.time(told.at(), zone));
             case OWED ->
                 told.owed() == null
@@ -52,9 +52,15 @@ class DiaryWords {
                 ? ""
                 : " " + words.say("diary.says.tooSoon", told.tooSoon().name());
         if (told.playedFirst() == null) {
-            return words.say(told.due() == null ? "diary.says.overdue" : "diary.says.due") + tooSoon;
+            String due = told.kind() == Told.Kind.AGE_UNKNOWN
+                    ? "diary.says.unknown"
+                    : told.due() == null ? "diary.says.overdue" : "diary.says.due";
+            return words.say(due) + tooSoon;
         }
         String first = told.playedFirst().name();
+        if (told.kind() == Told.Kind.AGE_UNKNOWN) {
+            return words.say("diary.says.unknownBy", say.time(told.at(), zone), first) + tooSoon;
+        }
         if (told.due() == null) {
             return words.say("diary.says.overdueBy", say.time(told.at(), zone), first) + tooSoon;
         }

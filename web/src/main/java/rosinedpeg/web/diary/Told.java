@@ -44,6 +44,8 @@ record Told(
     enum Kind {
         /** A string is due, or has to be changed by then. */
         CHANGE,
+        /** Nobody knows how old a string is, so that it counts as due. */
+        AGE_UNKNOWN,
         /** New strings hold for a rehearsal from then on. */
         HOLDS_REHEARSAL,
         /** New strings hold for a concert from then on. */
@@ -73,7 +75,7 @@ record Told(
     public String address() {
         String page = "/instruments/" + instrumentId;
         return switch (kind) {
-            case CHANGE ->
+            case CHANGE, AGE_UNKNOWN ->
                 page + "/plan" + strings.stream().map(one -> "strings=" + one).collect(joining("&", "?", ""));
             case BRIDGE -> page + "/bridge";
             case HOLDS_REHEARSAL, HOLDS_CONCERT, OWED -> page;
@@ -83,6 +85,11 @@ record Told(
     /** {@return the day it stands on} */
     LocalDate day(ZoneId zone) {
         return at.atZone(zone).toLocalDate();
+    }
+
+    /** {@return whether a string is to be changed} */
+    boolean isChange() {
+        return kind == Kind.CHANGE || kind == Kind.AGE_UNKNOWN;
     }
 
     /** {@return whether it stands on the day a string is due, and not on the last one it may be changed} */

@@ -151,7 +151,7 @@ class Weeks {
                                 .map(one -> new WeekDrawing.Played(one.kind(), one.beginsAt()))
                                 .toList(),
                         told.stream()
-                                .filter(one -> one.kind() == Told.Kind.CHANGE && within(one.at(), monday, zone))
+                                .filter(one -> one.isChange() && within(one.at(), monday, zone))
                                 .map(Told::at)
                                 .toList(),
                         moment -> losses.stream()
@@ -244,7 +244,6 @@ class Weeks {
             if (standing != null) {
                 told.addAll(together(
                         standing.strings().stream()
-                                .filter(string -> string.fittedAt().isPresent())
                                 .map(string -> change(standing, string, played, performances, now))
                                 .toList(),
                         zone));
@@ -263,7 +262,7 @@ class Weeks {
         SafeChange safe = SafeChange.of(string.kind().spec().core(), performances, due, now);
         Instant at = due.isAfter(now) && due.isBefore(safe.latest()) ? due : safe.latest();
         return new Told(
-                Told.Kind.CHANGE,
+                string.fittedAt().isPresent() ? Told.Kind.CHANGE : Told.Kind.AGE_UNKNOWN,
                 standing.id(),
                 standing.name(),
                 List.of(string.position()),
@@ -298,7 +297,7 @@ class Weeks {
                 .map(same -> {
                     Comparator<Told> byMoment = Comparator.comparing(Told::at);
                     Told one = same.stream()
-                            .min(same.get(0).kind() == Told.Kind.CHANGE ? byMoment : byMoment.reversed())
+                            .min(same.get(0).isChange() ? byMoment : byMoment.reversed())
                             .orElseThrow();
                     return one.of(same.stream()
                             .flatMap(told -> told.strings().stream())

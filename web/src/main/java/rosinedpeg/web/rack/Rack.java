@@ -164,7 +164,6 @@ public class Rack {
 
     private static @Nullable Instant firstDue(Standing instrument, Instant now) {
         return instrument.strings().stream()
-                .filter(string -> string.fittedAt().isPresent())
                 .map(string -> string.dueAt(now))
                 .min(Instant::compareTo)
                 .orElse(null);
