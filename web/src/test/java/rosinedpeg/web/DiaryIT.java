@@ -316,9 +316,9 @@ class DiaryIT extends InRequests {
     void stringsOfUnknownAgeCountAsDue() throws Exception {
         assertThat(post(keeper, "/instruments/new", "name", "Mine", "size", "VIOLA 16", "strung", "UNKNOWN"))
                 .hasStatus(302);
-        assertThat(page(keeper, "/diary")).contains("Age not known", "counts as due, until it is known");
+        assertThat(page(keeper, "/diary")).contains("Age not known", "treated as due until somebody knows");
         enter("CONCERT", "Recital", today.plusDays(20));
-        assertThat(page(keeper, "/diary")).contains("counts as due; by ", "to hold for Recital");
+        assertThat(page(keeper, "/diary")).contains("treated as due; by ", "to hold for Recital");
     }
 
     private double hours(String string) throws Exception {
