@@ -24,9 +24,12 @@ import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Secret;
 import rosinedpeg.web.platform.SignedIn;
 
 /**
@@ -53,6 +56,9 @@ public class Accounts implements UserDetailsService {
             row.getObject("leaves_at", OffsetDateTime.class) == null
                     ? null
                     : row.getObject("leaves_at", OffsetDateTime.class).toInstant());
+
+    /** How many characters the name of a workshop or a person may have. */
+    public static final int LONGEST_NAME = 80;
 
     private final JdbcClient database;
     private final PasswordEncoder passwords;
@@ -109,16 +115,22 @@ public class Accounts implements UserDetailsService {
 
     /** Changes what a workshop is called, where it stands and what it is tuned to; whoever is signed in sees it at once. */
     @Transactional
-    void changeWorkshop(UUID id, String name, ZoneId zone, ReferenceA referenceA) {
+    public void changeWorkshop(UUID id, String name, ZoneId zone, ReferenceA referenceA) {
         database.sql("update workshop set name = ?, zone = ?, reference_a_hz = ? where id = ?")
                 .params(name, zone.getId(), referenceA.hertz(), id)
                 .update();
         tellSessions(id);
     }
 
-    /** Puts what is on record of the people of a workshop into the sessions they are signed in with. */
+    /** Puts what is on record of the people of a workshop into the sessions they are signed in with, once it is certain. */
     void tellSessions(UUID workshopId) {
-        people(workshopId).forEach(person -> tell(sessions, person));
+        List<SignedIn> people = people(workshopId);
+        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
+            @Override
+            public void afterCommit() {
+                people.forEach(person -> tell(sessions, person));
+            }
+        });
     }
 
     private static <S extends Session> void tell(FindByIndexNameSessionRepository<S> sessions, SignedIn person) {
@@ -146,6 +158,11 @@ public class Accounts implements UserDetailsService {
                         .params(UUID.randomUUID(), workshopId, normal(signIn), name, role.name(), encoded(password))
                         .update()
                 == 1;
+    }
+
+    /** {@return what is kept of a password that nobody knows} */
+    public String passwordOfNobody() {
+        return encoded(Secret.fresh());
     }
 
     Optional<SignedIn> find(String signIn) {

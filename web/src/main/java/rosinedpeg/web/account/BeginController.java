@@ -23,8 +23,6 @@ import rosinedpeg.web.platform.Page;
 @Controller
 class BeginController {
 
-    static final int LONGEST_NAME = 80;
-
     private final Accounts accounts;
     private final OneTimeKey key;
 
@@ -50,8 +48,8 @@ class BeginController {
         if (accounts.anyWorkshop()) {
             return "redirect:/sign-in";
         }
-        Optional<String> workshop = Entry.text(result, "workshop", form.workshop(), LONGEST_NAME);
-        Optional<String> name = Entry.text(result, "name", form.name(), LONGEST_NAME);
+        Optional<String> workshop = Entry.text(result, "workshop", form.workshop(), Accounts.LONGEST_NAME);
+        Optional<String> name = Entry.text(result, "name", form.name(), Accounts.LONGEST_NAME);
         OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
         if (!zones().contains(form.zone())) {
             result.rejectValue("zone", "begin.zone.missing");

@@ -4,11 +4,8 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -18,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.SignedIn;
 import rosinedpeg.web.platform.Words;
+import rosinedpeg.web.platform.WorkshopTables;
 
 /**
  * Takes people away, and workshops.
@@ -31,28 +29,21 @@ class Leaving {
     /** How long a workshop that is taken away can still be kept. */
     static final Duration PAUSE = Duration.ofDays(7);
 
-    /** Tables that have a column of that name. */
-    private static final String TABLES_WITH =
-            "select c.relname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname = ?"
-                    + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
     /** Columns that hold the name of whoever did something. */
     private static final String SIGNED =
             "select c.relname, a.attname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname ~ '_by$'"
                     + " join pg_attribute w on w.attrelid = c.oid and w.attname = 'workshop_id'"
                     + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
-    /** Which table points to which. */
-    private static final String REFERENCES =
-            "select child.relname as child, parent.relname as parent from pg_constraint f"
-                    + " join pg_class child on child.oid = f.conrelid join pg_class parent on parent.oid = f.confrelid"
-                    + " where f.contype = 'f' and f.connamespace = current_schema()::regnamespace";
 
     private final JdbcClient database;
+    private final WorkshopTables tables;
     private final Accounts accounts;
     private final Words words;
     private final Clock clock;
 
-    Leaving(JdbcClient database, Accounts accounts, Words words, Clock clock) {
+    Leaving(JdbcClient database, WorkshopTables tables, Accounts accounts, Words words, Clock clock) {
         this.database = database;
+        this.tables = tables;
         this.accounts = accounts;
         this.words = words;
         this.clock = clock;
@@ -71,7 +62,7 @@ class Leaving {
                 .filter(one -> one.accountId().equals(accountId))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("account " + accountId));
-        for (String table : tablesWith("account_id")) {
+        for (String table : tables.with("account_id")) {
             database.sql("delete from " + table + " where account_id = ? and workshop_id = ?")
                     .params(accountId, workshopId)
                     .update();
@@ -127,7 +118,7 @@ class Leaving {
                 .list()) {
             accounts.people(workshop).forEach(person -> accounts.endSessions(person.signIn()));
             leaving("workshop");
-            for (String table : childrenFirst()) {
+            for (String table : tables.childrenFirst()) {
                 database.sql("delete from " + table + " where workshop_id = ?")
                         .param(workshop)
                         .update();
@@ -135,35 +126,6 @@ class Leaving {
             database.sql("delete from workshop where id = ?").param(workshop).update();
         }
     }
-
-    /** The tables of a workshop, each before those it points to. */
-    private List<String> childrenFirst() {
-        List<String> left = new ArrayList<>(tablesWith("workshop_id"));
-        List<Reference> references = database.sql(REFERENCES)
-                .query((row, number) -> new Reference(row.getString("child"), row.getString("parent")))
-                .list();
-        List<String> order = new ArrayList<>();
-        while (!left.isEmpty()) {
-            Set<String> pointedTo = new HashSet<>();
-            references.stream()
-                    .filter(one -> left.contains(one.child()) && !one.child().equals(one.parent()))
-                    .forEach(one -> pointedTo.add(one.parent()));
-            List<String> free =
-                    left.stream().filter(table -> !pointedTo.contains(table)).toList();
-            if (free.isEmpty()) {
-                throw new IllegalStateException("these tables point to each other in a ring: " + left);
-            }
-            order.addAll(free);
-            left.removeAll(free);
-        }
-        return order;
-    }
-
-    private List<String> tablesWith(String column) {
-        return database.sql(TABLES_WITH).param(column).query(String.class).list();
-    }
-
-    private record Reference(String child, String parent) {}
 
     /** Lets the ledgers be touched until the end of the transaction. */
     private void leaving(String what) {

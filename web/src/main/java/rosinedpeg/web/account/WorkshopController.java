@@ -53,7 +53,7 @@ class WorkshopController {
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect) {
-        Optional<String> name = Entry.text(result, "workshop", form.workshop(), BeginController.LONGEST_NAME);
+        Optional<String> name = Entry.text(result, "workshop", form.workshop(), Accounts.LONGEST_NAME);
         OptionalDouble referenceA = Entry.number(result, "referenceA", form.referenceA(), ReferenceA.RANGE);
         if (!BeginController.zones().contains(form.zone())) {
             result.rejectValue("zone", "begin.zone.missing");

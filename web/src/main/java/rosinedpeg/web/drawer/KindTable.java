@@ -26,6 +26,7 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.usual.Pull;
+import rosinedpeg.web.platform.Cells;
 
 /**
  * Kinds of string as a table that every spreadsheet opens. A file that comes back is read whether its cells are parted by commas,
@@ -38,9 +39,6 @@ final class KindTable {
     static final int MOST_ROWS = 2000;
     /** Larger files are not read. */
     static final int LARGEST_BYTES = 1_000_000;
-
-    /** A cell that begins with one of these is a formula to a spreadsheet. */
-    private static final String FORMULA = "=+-@\t\r";
 
     /** What stands in the table, column by column. */
     enum Column {
@@ -114,23 +112,13 @@ final class KindTable {
             printer.printRecord(Arrays.stream(Column.values()).map(Column::heading));
             for (StringKind kind : kinds) {
                 KindForm form = KindForm.of(kind);
-                printer.printRecord(Arrays.stream(Column.values()).map(column -> harmless(column.cell.apply(form))));
+                printer.printRecord(
+                        Arrays.stream(Column.values()).map(column -> Cells.harmless(column.cell.apply(form))));
             }
         } catch (IOException never) {
             throw new UncheckedIOException(never);
         }
         return table.toString();
-    }
-
-    private static String harmless(String cell) {
-        return !cell.isEmpty() && FORMULA.indexOf(cell.charAt(0)) >= 0 ? "'" + cell : cell;
-    }
-
-    private static String asTyped(String cell) {
-        String text = cell.strip();
-        return text.length() > 1 && text.charAt(0) == '\'' && FORMULA.indexOf(text.charAt(1)) >= 0
-                ? text.substring(1)
-                : text;
     }
 
     /**
@@ -190,7 +178,7 @@ final class KindTable {
     private static Row row(CSVRecord record, List<Optional<Column>> columns) {
         Map<Column, String> cells = new LinkedHashMap<>();
         for (int i = 0; i < columns.size(); i++) {
-            String cell = i < record.size() ? asTyped(record.get(i)) : "";
+            String cell = i < record.size() ? Cells.asTyped(record.get(i)) : "";
             columns.get(i).ifPresent(column -> cells.put(column, cell));
         }
         Errors errors = new MapBindingResult(new LinkedHashMap<>(), "row");

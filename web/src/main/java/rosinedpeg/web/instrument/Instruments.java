@@ -490,12 +490,29 @@ public class Instruments implements LogSource {
         InstrumentEntity entity = entity(id);
         if (entity.retiredAt().isPresent()) {
             entity.retire(null);
-            Map<UUID, Instant> fittedAt = new HashMap<>();
-            fitted.now(List.of(id)).stream()
-                    .filter(string -> string.fittedAt() != null)
-                    .forEach(string -> fittedAt.put(string.id(), string.fittedAt()));
-            events.publishEvent(new InstrumentBroughtBack(id, entity.name(), entity.createdAt(), fittedAt));
+            tellOfArrival(entity);
         }
+    }
+
+    /**
+     * Reads instruments whose records came here from elsewhere as they are, and tells of those that are on the rack.
+     *
+     * @param ids the instruments
+     * @throws RuntimeException when what is on record of one cannot be true
+     */
+    @Transactional
+    public void arrived(Collection<UUID> ids) {
+        of(ids).values().stream()
+                .filter(instrument -> instrument.retiredAt().isEmpty())
+                .forEach(instrument -> tellOfArrival(entity(instrument.id())));
+    }
+
+    private void tellOfArrival(InstrumentEntity entity) {
+        Map<UUID, Instant> fittedAt = new HashMap<>();
+        fitted.now(List.of(entity.id())).stream()
+                .filter(string -> string.fittedAt() != null)
+                .forEach(string -> fittedAt.put(string.id(), string.fittedAt()));
+        events.publishEvent(new InstrumentBroughtBack(entity.id(), entity.name(), entity.createdAt(), fittedAt));
     }
 
     /**

@@ -3,7 +3,9 @@ package rosinedpeg.web.platform;
 import javax.sql.DataSource;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.jdbc.datasource.DelegatingDataSource;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.config.annotation.SpringSessionDataSource;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -13,12 +15,22 @@ import org.springframework.transaction.support.TransactionTemplate;
 class SessionConfiguration {
 
     /**
+     * Sessions have connections of their own. On that of a transaction that is under way, whatever is done to a session would end
+     * the transaction before its time.
+     */
+    @Bean(defaultCandidate = false)
+    @SpringSessionDataSource
+    DataSource sessionDataSource(DataSource dataSource) {
+        return new DelegatingDataSource(dataSource);
+    }
+
+    /**
      * Sessions are read outside Hibernate: opening a Hibernate session asks which workshop is in force, and that is only
      * known once the web session has been read.
      */
     @Bean
-    TransactionOperations springSessionTransactionOperations(DataSource dataSource) {
-        TransactionTemplate template = new TransactionTemplate(new JdbcTransactionManager(dataSource));
+    TransactionOperations springSessionTransactionOperations(@SpringSessionDataSource DataSource sessionDataSource) {
+        TransactionTemplate template = new TransactionTemplate(new JdbcTransactionManager(sessionDataSource));
         template.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
         return template;
     }

@@ -4,35 +4,68 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.util.Set;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.http.HttpHeaders;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
  * Says of a file that is far too large that it is. Left to itself the server would read no field of such a form, miss the one that
- * proves where it comes from, and say that somebody may not go there.
+ * proves where it comes from, and say that somebody may not go there. Whole archives are let through at two addresses, and only
+ * from those who are signed in and may look after instruments.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(SessionRepositoryFilter.DEFAULT_ORDER + 1)
 class UploadLimit extends OncePerRequestFilter {
 
-    private final DataSize most;
+    /** Where archives and passports are taken in. */
+    private static final Set<String> FOR_ARCHIVES = Set.of("/workshop/archive", "/instruments/passport");
 
-    UploadLimit(@Value("${spring.servlet.multipart.max-request-size}") DataSize most) {
+    private final DataSize most;
+    private final DataSize mostOfArchives;
+
+    UploadLimit(
+            @Value("${peg.upload.largest}") DataSize most, @Value("${peg.archive.largest}") DataSize mostOfArchives) {
         this.most = most;
+        this.mostOfArchives = mostOfArchives;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > most.toBytes()) {
+        boolean parts = String.valueOf(request.getContentType()).startsWith("multipart/");
+        if (request.getContentLengthLong() > most(request).toBytes()) {
             response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+        } else if (parts && request.getHeader(HttpHeaders.TRANSFER_ENCODING) != null) {
+            response.sendError(HttpServletResponse.SC_LENGTH_REQUIRED);
         } else {
             chain.doFilter(request, response);
         }
+    }
+
+    private DataSize most(HttpServletRequest request) {
+        return FOR_ARCHIVES.contains(
+                                request.getServletPath() + (request.getPathInfo() == null ? "" : request.getPathInfo()))
+                        && looksAfterInstruments(request)
+                ? mostOfArchives
+                : most;
+    }
+
+    private static boolean looksAfterInstruments(HttpServletRequest request) {
+        HttpSession session = request.getSession(false);
+        return session != null
+                && session.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY)
+                        instanceof SecurityContext context
+                && context.getAuthentication() != null
+                && context.getAuthentication().getPrincipal() instanceof SignedIn person
+                && person.role() != Role.PLAYER;
     }
 }

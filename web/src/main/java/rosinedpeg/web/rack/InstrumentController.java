@@ -45,6 +45,7 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogSource;
 import rosinedpeg.web.measure.MeasuredArea;
+import rosinedpeg.web.picture.InstrumentPictures;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
@@ -58,6 +59,7 @@ class InstrumentController {
     private static final List<String> FOUND = List.of("STOPS", "TODAY", "WATCH", "REFER");
 
     private final Instruments instruments;
+    private final InstrumentPictures pictures;
     private final Notes notes;
     private final List<LogSource> logs;
     private final Aftercare aftercare;
@@ -67,6 +69,7 @@ class InstrumentController {
 
     InstrumentController(
             Instruments instruments,
+            InstrumentPictures pictures,
             Notes notes,
             List<LogSource> logs,
             Aftercare aftercare,
@@ -74,6 +77,7 @@ class InstrumentController {
             FindingWords findings,
             Clock clock) {
         this.instruments = instruments;
+        this.pictures = pictures;
         this.notes = notes;
         this.logs = logs;
         this.aftercare = aftercare;
@@ -136,6 +140,7 @@ class InstrumentController {
         Page.lay(
                 new InstrumentPage(
                         instrument,
+                        pictures.keptAt(id),
                         strands(instrument),
                         MeasuredArea.of(instrument.setUp()),
                         found(instrument),

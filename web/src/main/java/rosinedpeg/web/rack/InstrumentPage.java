@@ -19,6 +19,7 @@ import rosinedpeg.web.measure.MeasuredArea;
  * An instrument's own page.
  *
  * @param instrument the instrument
+ * @param pictured when its picture was kept; empty where it has none
  * @param strands its strings, drawn
  * @param areas what can be measured on it
  * @param found what was found on it, in groups in the order they are told
@@ -34,6 +35,7 @@ import rosinedpeg.web.measure.MeasuredArea;
  */
 record InstrumentPage(
         Instrument instrument,
+        Optional<Instant> pictured,
         Strands strands,
         List<MeasuredArea> areas,
         Map<String, List<Finding>> found,

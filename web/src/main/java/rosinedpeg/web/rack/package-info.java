@@ -15,7 +15,8 @@
             "measure",
             "findings",
             "working",
-            "aftercare"
+            "aftercare",
+            "picture"
         })
 @NullMarked
 package rosinedpeg.web.rack;

@@ -1,0 +1,264 @@
+package rosinedpeg.web.archive;
+
+import static java.nio.charset.StandardCharsets.UTF_8;
+
+import java.io.BufferedOutputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.DateTimeException;
+import java.time.ZoneId;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
+import javax.sql.DataSource;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.web.account.Accounts;
+import rosinedpeg.web.archive.ArchiveLayout.Part;
+import rosinedpeg.web.platform.Words;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * A whole workshop as one archive, out and in: its records as JSON, every list as a table besides, the pictures, and a text that
+ * says what is what.
+ */
+@Service
+class WorkshopArchives {
+
+    static final String KIND = "workshop";
+
+    /** So many times its size an archive may unpack to, and a little more: text packs well, but not better than this. */
+    private static final int UNPACKS_TO_AT_MOST = 64;
+
+    private static final int LITTLE_BYTES = 10_000_000;
+    private static final int FETCHED_AT_A_TIME = 500;
+
+    private final ArchiveLayout layout;
+    private final JdbcTemplate database;
+    private final JsonMapper json;
+    private final Accounts accounts;
+    private final Arrival arrival;
+    private final Words words;
+    private final Clock clock;
+
+    WorkshopArchives(
+            ArchiveLayout layout,
+            DataSource database,
+            JsonMapper json,
+            Accounts accounts,
+            Arrival arrival,
+            Words words,
+            Clock clock) {
+        this.layout = layout;
+        this.database = new JdbcTemplate(database);
+        this.database.setFetchSize(FETCHED_AT_A_TIME);
+        this.json = json;
+        this.accounts = accounts;
+        this.arrival = arrival;
+        this.words = words;
+        this.clock = clock;
+    }
+
+    /** {@return the archive of a workshop as it stands at this moment, in a file that whoever asked for it removes} */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
+    public Path write(UUID workshop) {
+        inUniversalTime(database);
+        try {
+            Path file = Files.createTempFile("rosined-peg-archive", ".zip");
+            try (ZipOutputStream folder =
+                    new ZipOutputStream(new BufferedOutputStream(Files.newOutputStream(file)), UTF_8)) {
+                write(workshop, folder);
+            } catch (IOException | RuntimeException unwritten) {
+                Files.deleteIfExists(file);
+                throw unwritten;
+            }
+            return file;
+        } catch (IOException unwritten) {
+            throw new UncheckedIOException(unwritten);
+        }
+    }
+
+    /** Moments are written in one zone, whichever the server stands in. */
+    static void inUniversalTime(JdbcTemplate database) {
+        database.queryForObject("select set_config('TimeZone', 'UTC', true)", String.class);
+    }
+
+    private void write(UUID workshop, ZipOutputStream folder) throws IOException {
+        List<Part> parts = layout.parts();
+        Rows rows = Rows.ofWorkshop(database, json, workshop);
+        begin(folder, "readme.txt");
+        folder.write(words.say("archive.readme", ArchiveLayout.VERSION).getBytes(UTF_8));
+        begin(folder, "schema.json");
+        folder.write(json.writerWithDefaultPrettyPrinter().writeValueAsBytes(new ArchiveSchema(json).of(parts)));
+        Map<String, Integer> counts = new LinkedHashMap<>();
+        for (Part part : parts) {
+            begin(folder, "data/" + part.name() + ".json");
+            counts.put(part.name(), writeRows(rows, part, folder, json));
+        }
+        Lists lists = new Lists();
+        for (Part part : parts) {
+            begin(folder, "lists/" + part.name() + ".csv");
+            lists.write(part, rows, folder);
+        }
+        for (Part part : parts) {
+            rows.eachPicture(part, (name, picture) -> {
+                begin(folder, name);
+                folder.write(picture);
+            });
+        }
+        begin(folder, "workshop.json");
+        folder.write(json.writerWithDefaultPrettyPrinter().writeValueAsBytes(head(workshop, counts)));
+    }
+
+    private ObjectNode head(UUID workshop, Map<String, Integer> counts) {
+        ObjectNode head = json.createObjectNode()
+                .put("kind", KIND)
+                .put("version", ArchiveLayout.VERSION)
+                .put("madeAt", clock.instant().truncatedTo(ChronoUnit.SECONDS).toString());
+        database.query(
+                "select name, zone, reference_a_hz from workshop where id = ?",
+                row -> {
+                    head.put("name", row.getString(1))
+                            .put("zone", row.getString(2))
+                            .put("referenceAHz", row.getDouble(3));
+                },
+                workshop);
+        ObjectNode counted = head.putObject("rows");
+        counts.forEach(counted::put);
+        return head;
+    }
+
+    /** Rows one to a line. */
+    static int writeRows(Rows rows, Part part, OutputStream file, JsonMapper json) throws IOException {
+        int[] count = {0};
+        file.write('[');
+        rows.each(part, row -> {
+            file.write((count[0]++ == 0 ? "\n" : ",\n").getBytes(UTF_8));
+            file.write(json.writeValueAsBytes(row));
+        });
+        file.write("\n]\n".getBytes(UTF_8));
+        return count[0];
+    }
+
+    private static void begin(ZipOutputStream folder, String name) throws IOException {
+        ZipEntry entry = new ZipEntry(name);
+        entry.setTime(0);
+        folder.putNextEntry(entry);
+    }
+
+    /** {@return what a workshop has on record beside its people and the shelf it began with: the names of the lists} */
+    @Transactional(readOnly = true)
+    public List<String> recorded(UUID workshop) {
+        List<String> found = new ArrayList<>();
+        for (Part part : layout.parts()) {
+            String beyond = part.table().equals("string_kind") ? " and source <> 'USUAL'" : "";
+            if (!part.table().equals("account")
+                    && Boolean.TRUE.equals(database.queryForObject(
+                            "select exists (select 1 from " + part.table() + " where workshop_id = ?" + beyond + ")",
+                            Boolean.class,
+                            workshop))) {
+                found.add(part.name());
+            }
+        }
+        return found;
+    }
+
+    /**
+     * Takes an archive into a workshop in which nothing is on record yet: all of it, or nothing.
+     *
+     * @param workshop the workshop
+     * @param file the archive
+     * @return how many instruments came
+     * @throws UnreadableArchiveException when it cannot be taken in
+     */
+    @Transactional
+    public int take(UUID workshop, Path file) {
+        database.queryForObject("select id from workshop where id = ? for update", UUID.class, workshop);
+        if (!recorded(workshop).isEmpty()) {
+            throw new UnreadableArchiveException("notEmpty");
+        }
+        try (Source source = new Source.Packed(json, file, UNPACKS_TO_AT_MOST * Files.size(file) + LITTLE_BYTES)) {
+            JsonNode head = source.head(KIND);
+            settle(workshop, head);
+            database.update("delete from string_kind where workshop_id = ?", workshop);
+            Taking taking = new Taking(database, json, workshop);
+            int instruments = 0;
+            for (Part part : layout.parts()) {
+                boolean people = part.table().equals("account");
+                int count = taking.take(
+                        source,
+                        part,
+                        people ? row -> isNew(row, workshop, taking) : Taking.Say.NOTHING,
+                        people ? Map.of("password_hash", accounts.passwordOfNobody()) : Map.of());
+                int said = head.path("rows").path(part.name()).asInt(0);
+                if (!people && count != said) {
+                    throw new UnreadableArchiveException("count", part.name(), count, said);
+                }
+                instruments += part.table().equals("instrument") ? count : 0;
+            }
+            arrival.check(
+                    database.queryForList("select id from instrument where workshop_id = ?", UUID.class, workshop));
+            return instruments;
+        } catch (IOException unread) {
+            throw new UnreadableArchiveException("kind." + KIND);
+        }
+    }
+
+    private void settle(UUID workshop, JsonNode head) {
+        String name = head.path("name").asString("").strip();
+        double referenceAHz = head.path("referenceAHz").asDouble(0);
+        Optional<ZoneId> zone = zone(head.path("zone").asString(""));
+        if (name.isEmpty()
+                || name.length() > Accounts.LONGEST_NAME
+                || zone.isEmpty()
+                || !ReferenceA.RANGE.contains(referenceAHz)) {
+            throw new UnreadableArchiveException("head");
+        }
+        accounts.changeWorkshop(workshop, name, zone.get(), new ReferenceA(referenceAHz));
+    }
+
+    private static Optional<ZoneId> zone(String id) {
+        try {
+            return Optional.of(ZoneId.of(id));
+        } catch (DateTimeException unknown) {
+            return Optional.empty();
+        }
+    }
+
+    /** Who signs in here by that name already is the same person; a name that somebody elsewhere has gets a number. */
+    private boolean isNew(ObjectNode person, UUID workshop, Taking taking) {
+        String signIn = person.path("signIn").asString("");
+        List<UUID> here = database.queryForList(
+                "select id from account where sign_in = ? and workshop_id = ?", UUID.class, signIn, workshop);
+        if (!here.isEmpty()) {
+            taking.is(person.path("id").asString(""), here.get(0));
+            return false;
+        }
+        String free = signIn;
+        for (int number = 2; taken(free); number++) {
+            free = signIn + "-" + number;
+        }
+        person.put("signIn", free);
+        return true;
+    }
+
+    private boolean taken(String signIn) {
+        return Boolean.TRUE.equals(database.queryForObject(
+                "select exists (select 1 from account where sign_in = ?)", Boolean.class, signIn));
+    }
+}
