@@ -18,6 +18,8 @@ import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -411,6 +413,9 @@ class ArgumentsTest {
         }
         if (type == String.class) {
             return List.of("A4", "4/4", "VIBRATING_LENGTH");
+        }
+        if (type == ZoneId.class) {
+            return List.of(ZoneOffset.UTC);
         }
         if (type == Instant.class) {
             return List.of(AT);

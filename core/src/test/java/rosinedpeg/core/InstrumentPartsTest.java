@@ -4,9 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -15,6 +18,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -60,6 +64,7 @@ import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
 import rosinedpeg.core.tailpiece.TailpieceMass;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.Wear;
@@ -411,5 +416,42 @@ class InstrumentPartsTest {
                 .count();
         assertThat(PlayingTime.hours(from, from.plus(Duration.ofHours(until)), holidays))
                 .isEqualTo(played);
+    }
+
+    /** Against every hour looked at by itself: in each week the usual hours or those of the dates, whichever are more. */
+    @Property(tries = 300)
+    void whatTheDiaryTellsOfCountsOnlyBeyondTheUsualHours(
+            @ForAll @Size(max = 8) List<@IntRange(min = -50, max = 900) Integer> begins,
+            @ForAll @IntRange(min = 1, max = 30) int lasting,
+            @ForAll @IntRange(min = 0, max = 900) int until,
+            @ForAll @IntRange(min = 0, max = 40) int hoursPerWeek) {
+        ZoneId zone = ZoneId.of("UTC");
+        Instant from = Instant.parse("2026-11-04T05:00:00Z");
+        List<PlayingTime.Holiday> holidays = List.of(
+                new PlayingTime.Holiday(Instant.parse("2026-11-10T00:00:00Z"), Instant.parse("2026-11-13T00:00:00Z")));
+        List<DiaryHours.Date> dates = begins.stream()
+                .map(hour -> new DiaryHours.Date(
+                        from.plus(Duration.ofHours(hour)), from.plus(Duration.ofHours(hour + lasting))))
+                .toList();
+        Map<LocalDate, double[]> weeks = new TreeMap<>();
+        for (int hour = 0; hour < until; hour++) {
+            Instant moment = from.plus(Duration.ofHours(hour));
+            double[] week = weeks.computeIfAbsent(
+                    LocalDate.ofInstant(moment, zone).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY)),
+                    none -> new double[2]);
+            week[0] += dates.stream().anyMatch(date -> !moment.isBefore(date.from()) && moment.isBefore(date.until()))
+                    ? 1
+                    : 0;
+            week[1] += holidays.stream()
+                            .noneMatch(holiday -> !moment.isBefore(holiday.from()) && moment.isBefore(holiday.until()))
+                    ? hoursPerWeek / 168.0
+                    : 0;
+        }
+        double beyond = weeks.values().stream()
+                .mapToDouble(week -> Math.max(0, week[0] - week[1]))
+                .sum();
+        Instant then = from.plus(Duration.ofHours(until));
+        assertThat(DiaryHours.beyondUsual(from, then, hoursPerWeek, holidays, dates, zone))
+                .isCloseTo(beyond, within(1e-9));
     }
 }

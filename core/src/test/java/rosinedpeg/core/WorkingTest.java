@@ -224,9 +224,9 @@ class WorkingTest {
     void wearNamesHoursTimeAndLife() {
         Life life = new Life(300, 30);
         WearGrounds on = new WearGrounds(
-                20, 3 * Wear.HOURS_PER_MONTH, 3 * Wear.HOURS_PER_MONTH, 10, 0.2, life, Demand.STUDY.threshold());
+                20, 3 * Wear.HOURS_PER_MONTH, 3 * Wear.HOURS_PER_MONTH, 7, 10, 0.2, life, Demand.STUDY.threshold());
         Working worn = Working.of(WearFigure.WORN, on);
-        double played = 20 + 10 * 3 * Wear.HOURS_PER_MONTH / 168;
+        double played = 20 + 7 + 10 * 3 * Wear.HOURS_PER_MONTH / 168;
         assertThat(worn.result().value()).isCloseTo(played / 300 + 3 / 30.0 + 0.2, within(1e-9));
         assertThat(worn.result().origin()).as("a usual life").isEqualTo(Origin.DEFAULT);
         assertThat(parts(worn))
@@ -234,13 +234,18 @@ class WorkingTest {
                         What.Part.HOURS_BEFORE,
                         What.Part.AGE,
                         What.Part.PLAYING_TIME,
+                        What.Part.DIARY_HOURS,
                         What.Part.HOURS_PER_WEEK,
                         What.Part.SIGNS_OF_WEAR,
                         What.Part.LIFE_HOURS,
                         What.Part.LIFE_MONTHS);
         assertThat(parts(Working.of(WearFigure.MONTHS_LEFT, on))).contains(What.Part.DEMAND);
         assertThat(parts(Working.of(WearFigure.HOURS_PLAYED, on)))
-                .containsExactlyInAnyOrder(What.Part.HOURS_BEFORE, What.Part.PLAYING_TIME, What.Part.HOURS_PER_WEEK);
+                .containsExactlyInAnyOrder(
+                        What.Part.HOURS_BEFORE,
+                        What.Part.PLAYING_TIME,
+                        What.Part.DIARY_HOURS,
+                        What.Part.HOURS_PER_WEEK);
     }
 
     /** Without readings a forecast is its default; every reading then moves it, one of them most. */

@@ -3,6 +3,7 @@ package rosinedpeg.web;
 import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
@@ -286,6 +287,73 @@ class DiaryIT extends InRequests {
                 .isEqualTo("changed.meanwhile");
         post(keeper, "/diary/" + first("Laid up") + "/remove");
         assertThat(hours(string)).as("counted since").isBetween(12.0, 13.0);
+    }
+
+    /** A season of long evenings wears the strings that play them, and asks nothing of the others. */
+    @Test
+    void aDateConcernsTheInstrumentsItNames() throws Exception {
+        UUID violin = violin(today.minusDays(100), 2);
+        String string = "/instruments/" + violin + "/strings/II";
+        assertThat(post(keeper, "/instruments/new", "name", "Spare viola", "size", "VIOLA 16", "strung", "SYNTHETIC"))
+                .hasStatus(302);
+        double before = hours(string);
+        assertThat(enter("CONCERT", "Gala", today.minusDays(20), "played", "Leaders"))
+                .bodyText()
+                .contains("No instrument on the rack is called Leaders, or begins so", ">Leaders</textarea>");
+        LocalDate monday = today.minusDays(21).with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        enter(
+                "CONCERT",
+                "Gala",
+                monday,
+                "played",
+                "leader",
+                "every",
+                "1",
+                "lastRepeat",
+                monday.plusWeeks(1).toString());
+        assertThat(hours(string)).as("two weeks of 2½ h in the place of 2 h").isCloseTo(before + 1, within(0.2));
+        assertThat(page(keeper, string + "/working/HOURS_PLAYED")).contains("hours beyond the usual ones");
+        enter("CONCERT", "Recital", today.plusDays(9), "played", "Leader's violin\n\n");
+        assertThat(page(keeper, "/diary?from=" + today.plusDays(9))).contains("Leader&#39;s violin");
+        assertThat(page(keeper, "/instruments/" + violin + "/plan")).contains("Recital");
+        UUID spare = database.sql("select id from instrument where name = 'Spare viola'")
+                .query(UUID.class)
+                .single();
+        assertThat(page(keeper, "/instruments/" + spare + "/plan")).doesNotContain("Recital");
+        assertThat(outdated()).isZero();
+        String gala = "/diary/" + first("Gala");
+        assertThat(page(keeper, gala)).contains(">Leader&#39;s violin</textarea>");
+        post(
+                keeper,
+                gala,
+                "kind",
+                "CONCERT",
+                "name",
+                "Gala",
+                "day",
+                monday.toString(),
+                "from",
+                "19:30",
+                "until",
+                "22:00",
+                "following",
+                "true",
+                "version",
+                "0");
+        assertThat(outdated()).as("places that were reckoned with it").isEqualTo(1);
+        assertThat(hours(string)).as("of nobody in particular").isCloseTo(before, within(0.1));
+        post(keeper, "/diary/" + first("Recital") + "/remove");
+        assertThat(begins("Recital")).isEmpty();
+    }
+
+    private int outdated() throws Exception {
+        int outdated = database.sql("select count(*) from rack_place where holds_until <= timestamptz 'epoch'"
+                        + " and workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(Integer.class)
+                .single();
+        page(keeper, "/");
+        return outdated;
     }
 
     private UUID violin(LocalDate since, int hoursPerWeek) {

@@ -5,6 +5,7 @@ import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.List;
 import rosinedpeg.core.figure.Figure;
+import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
@@ -15,6 +16,7 @@ import rosinedpeg.core.wear.Wear;
  * @param hoursBefore played on it when its hours were counted last, or before it went on, 0 h or more
  * @param ageHours since it went on, 0 h or more
  * @param playingHours hours of the clock since they were counted in which it may have been played
+ * @param diaryHours hours played since then beyond the usual ones, by the dates in the diary, 0 h or more
  * @param hoursPerWeek how much the instrument is played, 0 to 168 h a week
  * @param signsShare share that its signs of wear stand for, 0 or more
  * @param life how long such a string lasts
@@ -24,6 +26,7 @@ public record WearGrounds(
         double hoursBefore,
         double ageHours,
         double playingHours,
+        double diaryHours,
         double hoursPerWeek,
         double signsShare,
         Life life,
@@ -31,6 +34,7 @@ public record WearGrounds(
         implements Grounds<WearGrounds> {
 
     private static final double HOURS_PER_DAY = 24;
+    private static final Range DIARY_HOURS = new Range(0, 100_000, Unit.HOUR);
 
     /**
      * Checks the figures.
@@ -40,13 +44,14 @@ public record WearGrounds(
     public WearGrounds {
         requireNonNull(life, "life");
         requireFinite("demandShare", demandShare);
-        Wear.after(hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, life)
+        DIARY_HOURS.require("diaryHours", diaryHours);
+        Wear.after(hoursBefore + diaryHours, ageHours, playingHours, hoursPerWeek, signsShare, life)
                 .monthsLeft(demandShare, hoursPerWeek);
     }
 
     /** {@return how far the string is used up} */
     public Wear wear() {
-        return Wear.after(hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, life);
+        return Wear.after(hoursBefore + diaryHours, ageHours, playingHours, hoursPerWeek, signsShare, life);
     }
 
     /** {@inheritDoc} */
@@ -57,7 +62,14 @@ public record WearGrounds(
                         What.Other.of(What.Part.HOURS_BEFORE),
                         Figure.measured(hoursBefore, Unit.HOUR),
                         value -> new WearGrounds(
-                                value, ageHours, playingHours, hoursPerWeek, signsShare, life, demandShare)),
+                                value,
+                                ageHours,
+                                playingHours,
+                                diaryHours,
+                                hoursPerWeek,
+                                signsShare,
+                                life,
+                                demandShare)),
                 Ingredient.unbounded(
                         What.Other.of(What.Part.AGE),
                         Figure.measured(ageHours / Wear.HOURS_PER_MONTH, Unit.MONTH),
@@ -65,6 +77,7 @@ public record WearGrounds(
                                 hoursBefore,
                                 value * Wear.HOURS_PER_MONTH,
                                 playingHours,
+                                diaryHours,
                                 hoursPerWeek,
                                 signsShare,
                                 life,
@@ -76,6 +89,19 @@ public record WearGrounds(
                                 hoursBefore,
                                 ageHours,
                                 value * HOURS_PER_DAY,
+                                diaryHours,
+                                hoursPerWeek,
+                                signsShare,
+                                life,
+                                demandShare)),
+                Ingredient.unbounded(
+                        What.Other.of(What.Part.DIARY_HOURS),
+                        Figure.measured(diaryHours, Unit.HOUR),
+                        value -> new WearGrounds(
+                                hoursBefore,
+                                ageHours,
+                                playingHours,
+                                value,
                                 hoursPerWeek,
                                 signsShare,
                                 life,
@@ -85,12 +111,19 @@ public record WearGrounds(
                         Figure.measured(hoursPerWeek, Unit.HOUR_PER_WEEK),
                         Wear.HOURS_PER_WEEK,
                         value -> new WearGrounds(
-                                hoursBefore, ageHours, playingHours, value, signsShare, life, demandShare)),
+                                hoursBefore, ageHours, playingHours, diaryHours, value, signsShare, life, demandShare)),
                 Ingredient.unbounded(
                         What.Other.of(What.Part.SIGNS_OF_WEAR),
                         Figure.byDefault(signsShare, Unit.SHARE),
                         value -> new WearGrounds(
-                                hoursBefore, ageHours, playingHours, hoursPerWeek, value, life, demandShare)),
+                                hoursBefore,
+                                ageHours,
+                                playingHours,
+                                diaryHours,
+                                hoursPerWeek,
+                                value,
+                                life,
+                                demandShare)),
                 Ingredient.of(
                         What.Other.of(What.Part.LIFE_HOURS),
                         new Figure(life.hours(), Unit.HOUR, life.origin()),
@@ -105,10 +138,18 @@ public record WearGrounds(
                         What.Other.of(What.Part.DEMAND),
                         Figure.byDefault(demandShare, Unit.SHARE),
                         value -> new WearGrounds(
-                                hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, life, value)));
+                                hoursBefore,
+                                ageHours,
+                                playingHours,
+                                diaryHours,
+                                hoursPerWeek,
+                                signsShare,
+                                life,
+                                value)));
     }
 
     private WearGrounds withLife(Life other) {
-        return new WearGrounds(hoursBefore, ageHours, playingHours, hoursPerWeek, signsShare, other, demandShare);
+        return new WearGrounds(
+                hoursBefore, ageHours, playingHours, diaryHours, hoursPerWeek, signsShare, other, demandShare);
     }
 }

@@ -90,6 +90,8 @@ public sealed interface What {
         AGE(false),
         /** Since its hours were counted, without holidays. */
         PLAYING_TIME(false),
+        /** Since its hours were counted, beyond the usual ones, by the dates in the diary. */
+        DIARY_HOURS(false),
         HOURS_PER_WEEK(false),
         SIGNS_OF_WEAR(false),
         LIFE_HOURS(true),

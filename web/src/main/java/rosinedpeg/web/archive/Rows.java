@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import rosinedpeg.web.archive.ArchiveLayout.Column;
@@ -25,6 +26,9 @@ class Rows {
     static final String PICTURES = "pictures/";
     /** In which column, of what is kept in a form of its own, there are keys, and of what. */
     static final Map<String, String> KEYS_WITHIN = Map.of("run.replacements", "stringKind");
+
+    /** A passport tells of an instrument, and of nobody: neither of people nor of what they play when. */
+    private static final Set<String> OF_NOBODY = Set.of("account", "occasion");
 
     private static final String MEDIA_TYPE = "media_type";
 
@@ -131,6 +135,11 @@ class Rows {
                         + ") or id::text in (select e.value from run, jsonb_each_text(replacements) e where instrument_id"
                         + of + "))");
             default -> {
+                if (part.columns().stream()
+                        .anyMatch(column ->
+                                column.group().filter(OF_NOBODY::contains).isPresent())) {
+                    yield Optional.empty();
+                }
                 if (part.column("instrument_id").isPresent()) {
                     yield Optional.of(own + " and instrument_id" + of);
                 }

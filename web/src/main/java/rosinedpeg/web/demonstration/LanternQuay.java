@@ -71,6 +71,7 @@ import rosinedpeg.web.settling.Settlings;
 @ConditionalOnBooleanProperty("peg.demo")
 class LanternQuay implements ApplicationRunner {
 
+    private static final int MOST_IN_THE_PIT = 20;
     private static final String PASSWORD = "under-the-stage";
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
 
@@ -137,11 +138,8 @@ class LanternQuay implements ApplicationRunner {
                 "Season on the water",
                 "",
                 today.minusWeeks(3).atStartOfDay(ZONE).toInstant(),
-                today.plusWeeks(9).atStartOfDay(ZONE).toInstant()));
-        enter(OccasionKind.REHEARSAL, "Pit rehearsal", 2, LocalTime.of(18, 30), LocalTime.of(21, 0));
-        enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
-        enter(OccasionKind.CONCERT, "Opening night", 12, LocalTime.of(19, 30), LocalTime.of(22, 0));
-
+                today.plusWeeks(9).atStartOfDay(ZONE).toInstant(),
+                Set.of()));
         Map<Position, StringKind> sluice = strings.violin("Sluice");
         Map<Position, StringKind> ember = strings.violinGut("Ember");
         Map<Position, StringKind> sprat = strings.halfViolin("Sprat");
@@ -252,6 +250,10 @@ class LanternQuay implements ApplicationRunner {
 
         UUID quarter = add("Lending ¼ violin 1", Family.VIOLIN, "1/4", 2, Demand.LOAN, TailEnd.FORK_TUNER);
         fit(quarter, minnow, Map.of(I, 200, II, 200, III, 200, IV, 200));
+
+        enter(OccasionKind.REHEARSAL, "Pit rehearsal", 2, LocalTime.of(18, 30), LocalTime.of(21, 0));
+        enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
+        enter(OccasionKind.CONCERT, "Opening night", 12, LocalTime.of(19, 30), LocalTime.of(22, 0));
     }
 
     private UUID add(String name, Family family, String size, double hoursPerWeek, Demand demand, TailEnd firstTuner) {
@@ -335,7 +337,8 @@ class LanternQuay implements ApplicationRunner {
                 name,
                 "",
                 day.atTime(from).atZone(ZONE).toInstant(),
-                day.atTime(until).atZone(ZONE).toInstant()));
+                day.atTime(until).atZone(ZONE).toInstant(),
+                instruments.meant("Pit", MOST_IN_THE_PIT)));
     }
 
     private Instant daysAgo(int days) {

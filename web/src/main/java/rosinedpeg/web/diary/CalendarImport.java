@@ -96,7 +96,8 @@ class CalendarImport {
 
     private static List<Occasion.What> dates(CalendarFile.Entry entry, OccasionKind kind) {
         return entry.spans().stream()
-                .map(span -> new Occasion.What(kind, entry.name(), entry.note(), span.beginsAt(), span.endsAt()))
+                .map(span ->
+                        new Occasion.What(kind, entry.name(), entry.note(), span.beginsAt(), span.endsAt(), Set.of()))
                 .filter(what -> what.endsAt().isAfter(what.beginsAt()))
                 .toList();
     }

@@ -3,7 +3,9 @@ package rosinedpeg.web.diary;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -18,6 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.dates.OccasionKind;
+import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.Constraint;
@@ -30,12 +33,21 @@ import rosinedpeg.web.platform.Role;
 @Controller
 class DiaryController {
 
+    /** More are not named for one date. */
+    private static final int MOST_PLAYED = 500;
+
     private final Weeks weeks;
     private final Occasions occasions;
+    private final Instruments instruments;
 
-    DiaryController(Weeks weeks, Occasions occasions) {
+    DiaryController(Weeks weeks, Occasions occasions, Instruments instruments) {
         this.weeks = weeks;
         this.occasions = occasions;
+        this.instruments = instruments;
+    }
+
+    private Set<UUID> meant(String name) {
+        return instruments.meant(name, MOST_PLAYED);
     }
 
     /**
@@ -54,6 +66,7 @@ class DiaryController {
         Page.lay(
                 new DiaryPage(
                         shown.weeks(),
+                        shown.names(),
                         today,
                         monday.minusWeeks(Weeks.SHOWN),
                         monday.plusWeeks(Weeks.SHOWN),
@@ -70,7 +83,8 @@ class DiaryController {
     @GetMapping("/diary/day/{day}")
     String day(@PathVariable LocalDate day, Model model) {
         ZoneId zone = CurrentWorkshop.zone();
-        Page.lay(new DayPage(weeks.day(within(day, weeks.today(zone)), zone)), model);
+        Day shown = weeks.day(within(day, weeks.today(zone)), zone);
+        Page.lay(new DayPage(shown, weeks.names(shown.played())), model);
         return "diary/day";
     }
 
@@ -92,7 +106,8 @@ class DiaryController {
     @PostMapping("/diary/new")
     String enter(
             @ModelAttribute("form") DiaryForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        List<Occasion.What> dates = form.read(result, weeks.today(CurrentWorkshop.zone()), CurrentWorkshop.zone());
+        List<Occasion.What> dates =
+                form.read(result, weeks.today(CurrentWorkshop.zone()), CurrentWorkshop.zone(), this::meant);
         if (dates.isEmpty()) {
             return show(Optional.empty(), model);
         }
@@ -103,7 +118,9 @@ class DiaryController {
     @GetMapping("/diary/{id}")
     String one(@PathVariable UUID id, Model model) {
         Occasion one = occasions.get(id);
-        model.addAttribute("form", DiaryForm.of(one, CurrentWorkshop.zone()));
+        model.addAttribute(
+                "form",
+                DiaryForm.of(one, instruments.names(one.what().instruments()).values(), CurrentWorkshop.zone()));
         return show(Optional.of(one), model);
     }
 
@@ -117,7 +134,7 @@ class DiaryController {
             RedirectAttributes redirect) {
         Occasion one = occasions.get(id);
         ZoneId zone = CurrentWorkshop.zone();
-        List<Occasion.What> dates = form.read(result, weeks.today(zone), zone);
+        List<Occasion.What> dates = form.read(result, weeks.today(zone), zone, this::meant);
         if (dates.isEmpty()) {
             return show(Optional.of(one), model);
         }
@@ -182,6 +199,7 @@ class DiaryController {
      * Some weeks.
      *
      * @param weeks the weeks
+     * @param names what the instruments are called that are named in them
      * @param today the day it is
      * @param earlier the first day of the weeks before them
      * @param later the first day of the weeks after them
@@ -192,6 +210,7 @@ class DiaryController {
      */
     record DiaryPage(
             List<Week> weeks,
+            Map<UUID, String> names,
             LocalDate today,
             LocalDate earlier,
             LocalDate later,
@@ -200,8 +219,13 @@ class DiaryController {
             boolean more,
             int most) {}
 
-    /** One day. */
-    record DayPage(Day day) {}
+    /**
+     * One day.
+     *
+     * @param day the day
+     * @param names what the instruments are called that are named in it
+     */
+    record DayPage(Day day, Map<UUID, String> names) {}
 
     /**
      * A date, or an empty form for one.

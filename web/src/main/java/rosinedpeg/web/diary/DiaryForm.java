@@ -9,9 +9,15 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.web.occasions.Occasion;
@@ -27,6 +33,7 @@ import rosinedpeg.web.platform.Entry;
  * @param from when it begins, as 19:30
  * @param until when it is over; before it begins means the next day
  * @param lastDay where it takes days, the last
+ * @param played which instruments are played, a name or how several begin in each line; empty for all
  * @param every after how many weeks it is repeated; empty for once
  * @param lastRepeat the last day it may be repeated on
  * @param following whether those of its series that come after it are meant too
@@ -40,6 +47,7 @@ record DiaryForm(
         String from,
         String until,
         String lastDay,
+        String played,
         String every,
         String lastRepeat,
         Boolean following,
@@ -49,6 +57,8 @@ record DiaryForm(
     static final int YEARS = 5;
     /** No date is repeated more often. */
     static final int MOST_REPEATS = 400;
+    /** No more lines of instruments are read. */
+    private static final int MOST_NAMES = 300;
     /** The weeks after which something may be repeated. */
     static final int MOST_WEEKS = 8;
 
@@ -63,6 +73,7 @@ record DiaryForm(
         from = orEmpty(from);
         until = orEmpty(until);
         lastDay = orEmpty(lastDay);
+        played = orEmpty(played);
         every = orEmpty(every);
         lastRepeat = orEmpty(lastRepeat);
         following = following != null && following;
@@ -71,10 +82,21 @@ record DiaryForm(
 
     static DiaryForm blank(LocalDate day) {
         return new DiaryForm(
-                OccasionKind.REHEARSAL, "", "", day.toString(), "18:30", "21:00", day.toString(), "", "", false, -1);
+                OccasionKind.REHEARSAL,
+                "",
+                "",
+                day.toString(),
+                "18:30",
+                "21:00",
+                day.toString(),
+                "",
+                "",
+                "",
+                false,
+                -1);
     }
 
-    static DiaryForm of(Occasion one, ZoneId zone) {
+    static DiaryForm of(Occasion one, Collection<String> played, ZoneId zone) {
         Instant last = one.kind().takesDays()
                 ? one.what().endsAt().minusSeconds(1)
                 : one.what().endsAt();
@@ -90,6 +112,7 @@ record DiaryForm(
                         ? ""
                         : one.what().endsAt().atZone(zone).toLocalTime().toString(),
                 last.atZone(zone).toLocalDate().toString(),
+                played.stream().sorted().collect(Collectors.joining("\n")),
                 "",
                 "",
                 false,
@@ -102,9 +125,10 @@ record DiaryForm(
      * @param errors where a refusal is noted, at the field
      * @param today the day it is
      * @param zone the zone its times are in
+     * @param meant the instruments that a name means
      * @return each of its dates, the first first; empty where something was refused
      */
-    List<Occasion.What> read(Errors errors, LocalDate today, ZoneId zone) {
+    List<Occasion.What> read(Errors errors, LocalDate today, ZoneId zone, Function<String, Set<UUID>> meant) {
         Optional<String> called = Entry.text(errors, "name", name, Occasion.LONGEST_NAME);
         if (note.strip().length() > Occasion.LONGEST_NOTE) {
             errors.rejectValue("note", "entry.text.most", new Object[] {Occasion.LONGEST_NOTE}, null);
@@ -112,8 +136,9 @@ record DiaryForm(
         LocalDate earliest = today.minusYears(YEARS);
         LocalDate latest = today.plusYears(YEARS);
         Optional<LocalDate> first = Entry.date(errors, "day", day, earliest, latest);
-        List<Occasion.What> dates =
-                kind.takesDays() ? span(errors, first, zone) : repeated(errors, first, latest, zone);
+        List<Occasion.What> dates = kind.takesDays()
+                ? span(errors, first, zone)
+                : repeated(errors, first, latest, instruments(errors, meant), zone);
         return errors.hasErrors() || called.isEmpty() ? List.of() : dates;
     }
 
@@ -124,12 +149,14 @@ record DiaryForm(
         LocalDate furthest = first.get().plusDays(LONGEST_SPAN.toDays() - 1);
         return Entry.date(errors, "lastDay", lastDay, first.get(), furthest)
                 .map(last -> List.of(what(
+                        Set.of(),
                         first.get().atStartOfDay(zone).toInstant(),
                         last.plusDays(1).atStartOfDay(zone).toInstant())))
                 .orElse(List.of());
     }
 
-    private List<Occasion.What> repeated(Errors errors, Optional<LocalDate> first, LocalDate latest, ZoneId zone) {
+    private List<Occasion.What> repeated(
+            Errors errors, Optional<LocalDate> first, LocalDate latest, Set<UUID> instruments, ZoneId zone) {
         Optional<LocalTime> begins = time(errors, "from", from);
         Optional<LocalTime> ends = time(errors, "until", until);
         List<LocalDate> days = first.map(day -> days(errors, day, latest)).orElse(List.of());
@@ -142,6 +169,7 @@ record DiaryForm(
         boolean overMidnight = ends.get().isBefore(begins.get());
         return days.stream()
                 .map(day -> what(
+                        instruments,
                         day.atTime(begins.get()).atZone(zone).toInstant(),
                         day.plusDays(overMidnight ? 1 : 0)
                                 .atTime(ends.get())
@@ -178,7 +206,28 @@ record DiaryForm(
         }
     }
 
-    private Occasion.What what(Instant begins, Instant ends) {
-        return new Occasion.What(kind, name.strip(), note.strip(), begins, ends);
+    private Set<UUID> instruments(Errors errors, Function<String, Set<UUID>> meant) {
+        Set<UUID> instruments = new HashSet<>();
+        List<String> names = played.lines()
+                .map(String::strip)
+                .filter(name -> !name.isEmpty())
+                .toList();
+        if (names.size() > MOST_NAMES) {
+            errors.rejectValue("played", "diary.played.many", new Object[] {MOST_NAMES}, null);
+            return Set.of();
+        }
+        for (String name : names) {
+            Set<UUID> found = meant.apply(name);
+            if (found.isEmpty()) {
+                errors.rejectValue("played", "diary.played.unknown", new Object[] {name}, null);
+                return Set.of();
+            }
+            instruments.addAll(found);
+        }
+        return instruments;
+    }
+
+    private Occasion.What what(Set<UUID> instruments, Instant begins, Instant ends) {
+        return new Occasion.What(kind, name.strip(), note.strip(), begins, ends, instruments);
     }
 }

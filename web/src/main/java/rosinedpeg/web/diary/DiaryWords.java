@@ -1,14 +1,22 @@
 package rosinedpeg.web.diary;
 
 import java.time.ZoneId;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import rosinedpeg.web.aftercare.OwedWords;
+import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
 /** Puts into words what follows for a day. In templates: {@code @diaryWords}. */
 @Component("diaryWords")
 class DiaryWords {
+
+    /** So many are named; of more than that the rest are counted. */
+    private static final int MOST_NAMES = 5;
 
     private final Words words;
     private final Say say;
@@ -23,6 +31,20 @@ class DiaryWords {
     /** {@return what it concerns: II and III, or what is owed} */
     public String what(Told told) {
         return told.owed() != null ? owedWords.says(told.owed()) : words.list(told.strings());
+    }
+
+    /** {@return on which instruments something is played, the first of them by name} */
+    public String played(Occasion one, Map<UUID, String> names) {
+        List<String> called = one.what().instruments().stream()
+                .flatMap(id -> Stream.ofNullable(names.get(id)))
+                .sorted()
+                .toList();
+        return called.size() <= MOST_NAMES
+                ? String.join(" · ", called)
+                : words.say(
+                        "diary.played.more",
+                        String.join(" · ", called.subList(0, MOST_NAMES - 1)),
+                        called.size() - MOST_NAMES + 1);
     }
 
     /** {@return what, in few words: Pit 1 violin: change II and III} */

@@ -3,6 +3,7 @@ package rosinedpeg.web.diary;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.maxBy;
 import static java.util.stream.Collectors.toList;
+import static java.util.stream.Collectors.toSet;
 
 import java.time.Clock;
 import java.time.DayOfWeek;
@@ -105,16 +106,24 @@ class Weeks {
                         .mapToObj(
                                 week -> week(monday.plusDays((long) week * DAYS), dates, follows.told(), losses, zone))
                         .toList(),
+                names(dates),
                 follows.more());
+    }
+
+    /** {@return what the instruments are called that some dates name} */
+    Map<UUID, String> names(List<Occasion> dates) {
+        return instruments.names(
+                dates.stream().flatMap(one -> one.what().instruments().stream()).collect(toSet()));
     }
 
     /**
      * Some weeks.
      *
      * @param weeks them
+     * @param names what the instruments are called that their dates name
      * @param more whether more follows in them than is told
      */
-    record Shown(List<Week> weeks, boolean more) {}
+    record Shown(List<Week> weeks, Map<UUID, String> names, boolean more) {}
 
     private record Follows(List<Told> told, boolean more) {}
 
@@ -233,15 +242,17 @@ class Weeks {
     }
 
     private List<Told> changes(List<UUID> due, ZoneId zone, Instant now) {
-        List<Occasion> played = occasions.season();
-        List<SafeChange.Performance> performances = played.stream()
-                .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
-                .toList();
+        List<Occasion> season = occasions.season();
         Map<UUID, Standing> standings = instruments.standings(due);
         List<Told> told = new ArrayList<>();
         for (UUID id : due) {
             Standing standing = standings.get(id);
             if (standing != null) {
+                List<Occasion> played =
+                        season.stream().filter(one -> one.concerns(id)).toList();
+                List<SafeChange.Performance> performances = played.stream()
+                        .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
+                        .toList();
                 told.addAll(together(
                         standing.strings().stream()
                                 .map(string -> change(standing, string, played, performances, now))

@@ -21,6 +21,12 @@ record FittedNow(
         List<String> signNames,
         int version) {
 
+    /** {@return since when its hours are reckoned; null when nobody knows} */
+    @Nullable
+    Instant countedFrom() {
+        return hoursCountedAt == null ? fittedAt : hoursCountedAt;
+    }
+
     Set<WearSign> signs() {
         Set<WearSign> signs = EnumSet.noneOf(WearSign.class);
         signNames.forEach(sign -> signs.add(WearSign.valueOf(sign)));

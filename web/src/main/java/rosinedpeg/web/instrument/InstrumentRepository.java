@@ -3,6 +3,7 @@ package rosinedpeg.web.instrument;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -18,6 +19,12 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
     /** Those of some ids that this workshop has. */
     List<InstrumentEntity> findByIdIn(Collection<UUID> ids);
+
+    /** Those on the rack whose name begins so, in small letters. */
+    @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
+            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.retiredAt is null"
+            + " and substring(lower(one.name), 1, length(:beginning)) = :beginning order by one.name")
+    List<Listed> beginning(String beginning, Limit most);
 
     boolean existsByNameIgnoreCase(String name);
 

@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -12,6 +13,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -19,6 +21,7 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -40,6 +43,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
+import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.drawer.KindWords;
@@ -85,9 +89,9 @@ public class Instruments implements LogSource {
 
     /** {@return how some of the instruments stand, by their ids; four queries however many there are} */
     public Map<UUID, Standing> standings(Collection<UUID> ids) {
-        Reckoning reckoning = reckoning();
         Map<UUID, List<FittedNow>> on =
                 fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
+        Reckoning reckoning = reckoning(on);
         return instruments.listed(ids).stream()
                 .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
@@ -100,7 +104,7 @@ public class Instruments implements LogSource {
                         .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
         Map<UUID, List<FittedNow>> on =
                 fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        Reckoning reckoning = reckoning();
+        Reckoning reckoning = reckoning(on);
         return instruments.findByIdIn(ids).stream()
                 .collect(Collectors.toMap(
                         InstrumentEntity::id,
@@ -408,6 +412,30 @@ public class Instruments implements LogSource {
         return instruments.existsByNameIgnoreCase(name);
     }
 
+    /**
+     * The instruments on the rack that somebody means.
+     *
+     * @param name the name of one, or how the names of several begin, whatever their case
+     * @param most no more than so many
+     * @return their ids: the one that is called so, or else all whose names begin so
+     */
+    public Set<UUID> meant(String name, int most) {
+        String wanted = name.strip().toLowerCase(Locale.ROOT);
+        List<Listed> beginning = wanted.isEmpty() ? List.of() : instruments.beginning(wanted, Limit.of(most));
+        return beginning.stream()
+                .filter(one -> one.name().toLowerCase(Locale.ROOT).equals(wanted))
+                .findFirst()
+                .map(one -> Set.of(one.id()))
+                .orElseGet(() -> beginning.stream().map(Listed::id).collect(Collectors.toSet()));
+    }
+
+    /** {@return what some instruments are called, by their ids} */
+    public Map<UUID, String> names(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : instruments.listed(ids).stream().collect(Collectors.toMap(Listed::id, Listed::name));
+    }
+
     /** {@return whether another one than that has that name} */
     public boolean nameTaken(String name, UUID byAnotherThan) {
         return instruments.existsByNameIgnoreCaseAndIdNot(name, byAnotherThan);
@@ -611,8 +639,17 @@ public class Instruments implements LogSource {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
-    private Reckoning reckoning() {
-        return new Reckoning(kinds.all(), occasions.holidays());
+    private Reckoning reckoning(Map<UUID, List<FittedNow>> on) {
+        Instant since = on.values().stream()
+                .flatMap(List::stream)
+                .flatMap(string -> Stream.ofNullable(string.countedFrom()))
+                .min(Comparator.naturalOrder())
+                .orElse(Instant.MAX);
+        return new Reckoning(
+                kinds.all(),
+                occasions.holidays(),
+                since.equals(Instant.MAX) ? Map.of() : occasions.played(on.keySet(), since),
+                CurrentWorkshop.zone());
     }
 
     /**
@@ -620,8 +657,20 @@ public class Instruments implements LogSource {
      *
      * @param kinds the kinds of string
      * @param holidays when nobody plays
+     * @param played when each instrument is played, by the dates that name it
+     * @param zone where a week begins on Monday
      */
-    private record Reckoning(Map<UUID, StringKind> kinds, List<PlayingTime.Holiday> holidays) {}
+    private record Reckoning(
+            Map<UUID, StringKind> kinds,
+            List<PlayingTime.Holiday> holidays,
+            Map<UUID, List<DiaryHours.Date>> played,
+            ZoneId zone) {
+
+        StringOn.Playing of(Listed one) {
+            return new StringOn.Playing(
+                    one.hoursPerWeek(), one.demand(), holidays, played.getOrDefault(one.id(), List.of()), zone);
+        }
+    }
 
     private Standing standing(Listed one, List<FittedNow> on, Reckoning reckoning) {
         List<StringOn> strings = strings(one, on, reckoning);
@@ -633,12 +682,7 @@ public class Instruments implements LogSource {
         return on.stream()
                 .sorted(Comparator.comparing(FittedNow::position))
                 .map(string -> StringOn.of(
-                        string,
-                        requireNonNull(reckoning.kinds().get(string.kindId())),
-                        one.hoursPerWeek(),
-                        one.demand(),
-                        reckoning.holidays(),
-                        now))
+                        string, requireNonNull(reckoning.kinds().get(string.kindId())), reckoning.of(one), now))
                 .toList();
     }
 

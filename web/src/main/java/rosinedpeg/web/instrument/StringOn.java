@@ -2,6 +2,7 @@ package rosinedpeg.web.instrument;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.ZoneId;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
@@ -11,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.Wear;
@@ -46,23 +48,40 @@ public record StringOn(
         double monthsLeft,
         int version) {
 
-    static StringOn of(
-            FittedNow fitted,
-            StringKind kind,
+    /**
+     * How the instrument is played.
+     *
+     * @param hoursPerWeek usually
+     * @param demand how fresh its strings are wanted
+     * @param holidays when nobody plays
+     * @param dates when it is played, by the dates that name it
+     * @param zone where a week begins on Monday
+     */
+    record Playing(
             double hoursPerWeek,
             Demand demand,
             List<PlayingTime.Holiday> holidays,
-            Instant now) {
+            List<DiaryHours.Date> dates,
+            ZoneId zone) {}
+
+    static StringOn of(FittedNow fitted, StringKind kind, Playing playing, Instant now) {
+        double hoursPerWeek = playing.hoursPerWeek();
+        Demand demand = playing.demand();
         Life life = kind.lasts();
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
-        Instant counted = fitted.hoursCountedAt() == null ? since : fitted.hoursCountedAt();
-        double playingHours = counted == null ? 0 : PlayingTime.hours(counted, now, holidays);
+        Instant counted = fitted.countedFrom();
+        double playingHours = counted == null ? 0 : PlayingTime.hours(counted, now, playing.holidays());
+        double diaryHours = counted == null
+                ? 0
+                : DiaryHours.beyondUsual(
+                        counted, now, hoursPerWeek, playing.holidays(), playing.dates(), playing.zone());
         WearGrounds wornBy = new WearGrounds(
                 fitted.hoursBefore(),
                 ageHours,
                 playingHours,
+                diaryHours,
                 hoursPerWeek,
                 Wear.shareOf(fitted.signs()),
                 life,

@@ -2,6 +2,7 @@ package rosinedpeg.web.occasions;
 
 import java.time.Instant;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.core.settling.Steadiness;
@@ -29,8 +30,10 @@ public record Occasion(UUID id, What what, Optional<UUID> series, int version) {
      * @param note what somebody notes of it, as the place; may be empty
      * @param beginsAt when it begins; where it takes days, at the start of the first
      * @param endsAt when it is over; where it takes days, at the start of the day after the last
+     * @param instruments which instruments are played then; empty where it concerns all of them
      */
-    public record What(OccasionKind kind, String name, String note, Instant beginsAt, Instant endsAt) {}
+    public record What(
+            OccasionKind kind, String name, String note, Instant beginsAt, Instant endsAt, Set<UUID> instruments) {}
 
     /** {@return what sort of date it is} */
     public OccasionKind kind() {
@@ -45,6 +48,11 @@ public record Occasion(UUID id, What what, Optional<UUID> series, int version) {
     /** {@return when it begins} */
     public Instant beginsAt() {
         return what.beginsAt();
+    }
+
+    /** {@return whether an instrument is played then, as far as anybody said} */
+    public boolean concerns(UUID instrumentId) {
+        return what.instruments().isEmpty() || what.instruments().contains(instrumentId);
     }
 
     /**

@@ -8,6 +8,7 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
@@ -53,8 +54,19 @@ class OccasionEntity {
         this.endsAt = what.endsAt();
     }
 
-    Occasion view() {
+    UUID id() {
+        return id;
+    }
+
+    Instant beginsAt() {
+        return beginsAt;
+    }
+
+    Occasion view(Set<UUID> instruments) {
         return new Occasion(
-                id, new Occasion.What(kind, name, note, beginsAt, endsAt), Optional.ofNullable(seriesId), version);
+                id,
+                new Occasion.What(kind, name, note, beginsAt, endsAt, instruments),
+                Optional.ofNullable(seriesId),
+                version);
     }
 }

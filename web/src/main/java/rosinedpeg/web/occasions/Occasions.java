@@ -9,12 +9,15 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -23,6 +26,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.OccasionKind;
+import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.web.platform.NotFoundException;
 
@@ -45,11 +49,17 @@ public class Occasions {
             .toList();
 
     private final OccasionRepository occasions;
+    private final OccasionInstrumentRepository playing;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Occasions(OccasionRepository occasions, ApplicationEventPublisher events, Clock clock) {
+    Occasions(
+            OccasionRepository occasions,
+            OccasionInstrumentRepository playing,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.occasions = occasions;
+        this.playing = playing;
         this.events = events;
         this.clock = clock;
     }
@@ -75,14 +85,52 @@ public class Occasions {
 
     /** {@return when nobody played, or will not, the earliest first} */
     public List<PlayingTime.Holiday> holidays() {
-        return occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST).stream()
-                .map(OccasionEntity::view)
+        return views(occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST)).stream()
                 .map(one -> new PlayingTime.Holiday(one.beginsAt(), one.what().endsAt()))
                 .toList();
     }
 
-    private static List<Occasion> views(List<OccasionEntity> entities) {
-        return entities.stream().map(OccasionEntity::view).toList();
+    /** {@return what is played next on an instrument, soonest first, at most {@value #NEXT_FEW}} */
+    public List<Occasion> toCome(UUID instrumentId) {
+        return season().stream()
+                .filter(one -> one.concerns(instrumentId))
+                .limit(NEXT_FEW)
+                .toList();
+    }
+
+    /**
+     * When instruments are played by the dates that name them. A date that names none says nothing of how long one was played.
+     *
+     * @param instrumentIds the instruments
+     * @param since what was over by then is left out
+     * @return the dates of each that has any, the earliest first
+     */
+    public Map<UUID, List<DiaryHours.Date>> played(Collection<UUID> instrumentIds, Instant since) {
+        return instrumentIds.isEmpty()
+                ? Map.of()
+                : playing.played(instrumentIds, since, PLAYED).stream()
+                        .collect(Collectors.groupingBy(
+                                OccasionInstrumentRepository.PlayedOn::getInstrumentId,
+                                Collectors.mapping(
+                                        one -> new DiaryHours.Date(one.getBeginsAt(), one.getEndsAt()),
+                                        Collectors.toList())));
+    }
+
+    private List<Occasion> views(List<OccasionEntity> entities) {
+        Map<UUID, Set<UUID>> played = entities.isEmpty()
+                ? Map.of()
+                : playing.of(entities.stream().map(OccasionEntity::id).toList()).stream()
+                        .collect(Collectors.groupingBy(
+                                OccasionInstrumentEntity.Key::occasionId,
+                                Collectors.mapping(
+                                        OccasionInstrumentEntity.Key::instrumentId, Collectors.toUnmodifiableSet())));
+        return entities.stream()
+                .map(one -> one.view(played.getOrDefault(one.id(), Set.of())))
+                .toList();
+    }
+
+    private Occasion view(OccasionEntity entity) {
+        return views(List.of(entity)).get(0);
     }
 
     /**
@@ -91,7 +139,7 @@ public class Occasions {
      * @throws NotFoundException when the workshop has none with that id
      */
     public Occasion get(UUID id) {
-        return entity(id).view();
+        return view(entity(id));
     }
 
     private OccasionEntity entity(UUID id) {
@@ -137,9 +185,13 @@ public class Occasions {
     @Transactional
     public void enter(List<Occasion.What> dates) {
         UUID series = dates.size() > 1 ? UUID.randomUUID() : null;
-        occasions.saveAllAndFlush(
-                dates.stream().map(what -> new OccasionEntity(what, series)).toList());
-        tell(dates.stream().map(Occasion.What::kind));
+        List<OccasionEntity> entered =
+                dates.stream().map(what -> new OccasionEntity(what, series)).toList();
+        occasions.saveAllAndFlush(entered);
+        for (int i = 0; i < dates.size(); i++) {
+            name(entered.get(i).id(), dates.get(i).instruments());
+        }
+        tell(dates.stream());
     }
 
     /** Enters one date. */
@@ -163,7 +215,7 @@ public class Occasions {
     @Transactional
     public void change(UUID id, int seen, Occasion.What what, boolean following, ZoneId zone) {
         OccasionEntity entity = entity(id);
-        Occasion before = entity.view();
+        Occasion before = view(entity);
         if (before.version() != seen) {
             throw new OptimisticLockingFailureException("occasion " + id + " has been changed meanwhile");
         }
@@ -180,16 +232,35 @@ public class Occasions {
         // One after the other, so that none is moved to where the next still stands.
         for (int i = 0; i < all.size(); i++) {
             OccasionEntity one = all.get(later ? all.size() - 1 - i : i);
-            one.become(one == entity ? what : moved(one.view().what(), what, days, zone));
+            one.become(one == entity ? what : moved(one.beginsAt(), what, days, zone));
             occasions.saveAndFlush(one);
         }
-        tell(Stream.of(before.kind(), what.kind()));
+        if (!before.what().instruments().equals(what.instruments()) || all.size() > 1) {
+            List<UUID> ids = all.stream().map(OccasionEntity::id).toList();
+            playing.deleteByKeyOccasionIdIn(ids);
+            playing.flush();
+            ids.forEach(one -> name(one, what.instruments()));
+        }
+        tell(Stream.of(before.what(), what));
     }
 
-    /** What instruments were played follows from when nobody plays. */
-    private void tell(Stream<OccasionKind> changed) {
-        if (changed.anyMatch(kind -> kind == OccasionKind.HOLIDAY)) {
+    private void name(UUID occasionId, Set<UUID> instruments) {
+        instruments.forEach(one -> playing.save(new OccasionInstrumentEntity(occasionId, one)));
+    }
+
+    /** What instruments were played follows from when nobody plays, and from the dates that name them. */
+    private void tell(Stream<Occasion.What> changed) {
+        Set<UUID> named = new HashSet<>();
+        Set<OccasionKind> kinds = EnumSet.noneOf(OccasionKind.class);
+        changed.forEach(one -> {
+            named.addAll(one.instruments());
+            kinds.add(one.kind());
+        });
+        if (kinds.contains(OccasionKind.HOLIDAY)) {
             events.publishEvent(new HolidaysChanged());
+        }
+        if (!named.isEmpty()) {
+            events.publishEvent(new PlayedOtherwise(Set.copyOf(named)));
         }
     }
 
@@ -197,8 +268,8 @@ public class Occasions {
         return moment.atZone(zone).toLocalDate();
     }
 
-    private static Occasion.What moved(Occasion.What one, Occasion.What like, long days, ZoneId zone) {
-        Instant begins = day(one.beginsAt(), zone)
+    private static Occasion.What moved(Instant beginsAt, Occasion.What like, long days, ZoneId zone) {
+        Instant begins = day(beginsAt, zone)
                 .plusDays(days)
                 .atTime(like.beginsAt().atZone(zone).toLocalTime())
                 .atZone(zone)
@@ -208,19 +279,20 @@ public class Occasions {
                 like.name(),
                 like.note(),
                 begins,
-                begins.plus(Duration.between(like.beginsAt(), like.endsAt())));
+                begins.plus(Duration.between(like.beginsAt(), like.endsAt())),
+                like.instruments());
     }
 
     /** Takes out an occasion, and where that is wanted those of its series that come after it. */
     @Transactional
     public void remove(UUID id, boolean following) {
         OccasionEntity entity = entity(id);
-        Occasion one = entity.view();
+        Occasion one = view(entity);
         if (following && one.series().isPresent()) {
             occasions.deleteAll(occasions.ofSeries(one.series().get(), one.beginsAt()));
         } else {
             occasions.delete(entity);
         }
-        tell(Stream.of(one.kind()));
+        tell(Stream.of(one.what()));
     }
 }

@@ -223,7 +223,7 @@ class PlanController {
                 request.filter(there -> several).map(this::comparison),
                 request.isEmpty()
                         ? List.of()
-                        : OccasionAdvice.of(occasions.toCome(), instrument, chosen, clock.instant()));
+                        : OccasionAdvice.of(occasions.toCome(instrument.id()), instrument, chosen, clock.instant()));
     }
 
     /** What the form does not say, or says of another instrument, is as it is on this one. */

@@ -28,7 +28,7 @@ class SessionConfiguration {
      * Sessions are read outside Hibernate: opening a Hibernate session asks which workshop is in force, and that is only
      * known once the web session has been read.
      */
-    @Bean
+    @Bean(defaultCandidate = false)
     TransactionOperations springSessionTransactionOperations(@SpringSessionDataSource DataSource sessionDataSource) {
         TransactionTemplate template = new TransactionTemplate(new JdbcTransactionManager(sessionDataSource));
         template.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);

@@ -21,6 +21,7 @@ import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.OpenRuns;
 import rosinedpeg.web.bench.Run;
@@ -37,6 +38,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.occasions.HolidaysChanged;
 import rosinedpeg.web.occasions.Occasions;
+import rosinedpeg.web.occasions.PlayedOtherwise;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
@@ -134,6 +136,12 @@ public class Rack {
         places.outdateAll(Instant.EPOCH);
     }
 
+    /** Some instruments have been played more, or less, than was reckoned. */
+    @EventListener
+    void outdate(PlayedOtherwise event) {
+        event.instrumentIds().forEach(one -> places.outdate(one, Instant.EPOCH));
+    }
+
     private void bringUpToDate() {
         Instant now = clock.instant();
         List<RackPlaceEntity> outdated;
@@ -153,12 +161,13 @@ public class Rack {
         Map<UUID, List<SettlingString>> settling = settling(standings.values());
         Set<UUID> onBench = benches.onBench(ids);
         Set<UUID> referred = notes.referred(ids);
+        Map<UUID, List<DiaryHours.Date>> played = occasions.played(ids, now);
         for (RackPlaceEntity place : outdated) {
             UUID id = place.instrumentId();
             List<SettlingString> young = settling.getOrDefault(id, List.of());
             Standing standing = requireNonNull(standings.get(id));
             Need need = Need.of(standing, onBench.contains(id), referred.contains(id), !young.isEmpty());
-            place.take(need, until(standing, young, now), firstDue(standing, now));
+            place.take(need, until(standing, young, played.getOrDefault(id, List.of()), now), firstDue(standing, now));
         }
     }
 
@@ -169,13 +178,16 @@ public class Rack {
                 .orElse(null);
     }
 
-    /** When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds. */
-    private static Instant until(Standing instrument, List<SettlingString> settling, Instant now) {
-        return Stream.concat(
+    /** When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds, or was played. */
+    private static Instant until(
+            Standing instrument, List<SettlingString> settling, List<DiaryHours.Date> played, Instant now) {
+        return Stream.of(
                         instrument.strings().stream()
                                 .map(string -> string.stateUntil(now))
                                 .flatMap(Optional::stream),
-                        settling.stream().map(string -> string.steadyAt(Steadiness.CONCERT)))
+                        settling.stream().map(string -> string.steadyAt(Steadiness.CONCERT)),
+                        played.stream().map(DiaryHours.Date::until).limit(1))
+                .flatMap(Function.identity())
                 .filter(moment -> moment.isAfter(now))
                 .min(Instant::compareTo)
                 .orElse(NEVER);

@@ -140,7 +140,11 @@ class SettlingController {
         SettlingString string = settlings.get(fittedId);
         Page.lay(
                 new OnePage(
-                        string, occasions.toCome(), chart(string, 760, 330), chart(string, 380, 250), clock.instant()),
+                        string,
+                        occasions.toCome(string.instrument().id()),
+                        chart(string, 760, 330),
+                        chart(string, 380, 250),
+                        clock.instant()),
                 model);
         return "settling/one";
     }
