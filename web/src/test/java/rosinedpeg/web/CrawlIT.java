@@ -136,6 +136,7 @@ class CrawlIT extends InRequests {
                 "/symptoms",
                 "/referral",
                 "/log",
+                "/passport",
                 "/strings-missing"));
         for (String work : List.of("EMERGENCY", "BRIDGE_DOWN", "TAILPIECE_CHANGE", "GRAPHITE", "PEG_SERVICE")) {
             pages.add("/work?kind=" + work);
