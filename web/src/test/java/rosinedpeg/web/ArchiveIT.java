@@ -470,6 +470,8 @@ class ArchiveIT extends InRequests {
                 "{\"kind\":\"passport\",\"version\":1,\"data\":{\"instrument\":[]}}",
                 "{\"kind\":\"passport\",\"version\":1,\"data\":{\"instrument\":[{}]}}",
                 "{\"kind\":\"passport\",\"version\":1,\"data\":[]}",
+                "{\"kind\":\"passport\",\"version\":1,\"data\":{\"account\":[]}}",
+                "{\"kind\":\"passport\",\"version\":1,\"data\":{\"instrument\":[{\"name\":\"x\"",
                 "\u0000\u0001\u0002"
             })
     void aBadPassportGetsASentence(String passport) {

@@ -22,6 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.archive.ArchiveLayout.Column;
 import rosinedpeg.web.archive.ArchiveLayout.Part;
 import rosinedpeg.web.instrument.Instruments;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -154,13 +155,14 @@ class Passports {
                     default -> taking.take(source, part, Taking.Say.NOTHING, Map.of());
                 }
             }
+            source.end();
             if (count != 1) {
                 throw new UnreadableArchiveException("kind." + KIND);
             }
             UUID id = taking.key(came[0]);
             arrival.check(List.of(id));
             return id;
-        } catch (IOException unread) {
+        } catch (IOException | JacksonException unread) {
             throw new UnreadableArchiveException("kind." + KIND);
         }
     }

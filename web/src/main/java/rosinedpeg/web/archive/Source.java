@@ -4,6 +4,7 @@ import java.io.Closeable;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Base64;
 import java.util.Enumeration;
@@ -15,24 +16,31 @@ import rosinedpeg.web.archive.ArchiveLayout.Part;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
+import tools.jackson.core.util.JsonParserDelegate;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
-/** A file that is read: an archive or a passport. Of one that is packed, no more is unpacked than anybody could have recorded. */
+/**
+ * A file that is read: an archive or a passport. No more of it is read than anybody could have recorded, and never more of one row
+ * at a time than has room.
+ */
 abstract class Source implements Closeable {
 
-    /** A head says who wrote it; it is short. */
-    private static final int LONGEST_HEAD_BYTES = 1_000_000;
+    /** A picture is the largest thing in a row, and grows by a third where it is written as text. */
+    private static final int LARGEST_ROW_BYTES = 12_000_000;
 
     final JsonMapper json;
+    private long bytesLeft;
+    private long bytesLeftOfRow = LARGEST_ROW_BYTES;
 
-    Source(JsonMapper json) {
+    Source(JsonMapper json, long mostBytes) {
         this.json = json;
+        this.bytesLeft = mostBytes;
     }
 
     /** {@return what the file says of itself} */
-    abstract JsonNode head();
+    abstract JsonNode head() throws IOException;
 
     /** {@return the rows of a list, standing before the first; empty where the file does not have it} */
     abstract Optional<JsonParser> rows(Part part) throws IOException;
@@ -40,20 +48,50 @@ abstract class Source implements Closeable {
     /** {@return the picture that a row points to} */
     abstract byte[] picture(String said, int largestBytes) throws IOException;
 
+    /** Makes sure that everything there was has been read. */
+    abstract void end();
+
+    /** The next row begins. */
+    void nextRow() {
+        bytesLeftOfRow = LARGEST_ROW_BYTES;
+    }
+
     /** {@return what the file says of itself, when it is of a kind and a form that can be read} */
-    JsonNode head(String kind) {
+    JsonNode head(String kind) throws IOException {
         JsonNode head = head();
-        if (!head.path("kind").asString("").equals(kind)) {
-            throw new UnreadableArchiveException("kind." + kind);
-        }
         int version = head.path("version").asInt(0);
-        if (version < 1) {
+        if (!head.path("kind").asString("").equals(kind) || version < 1) {
             throw new UnreadableArchiveException("kind." + kind);
         }
         if (version > ArchiveLayout.VERSION) {
             throw new UnreadableArchiveException("newer", version, ArchiveLayout.VERSION);
         }
         return head;
+    }
+
+    /** What is packed says little of how large it is; counted is what comes out. */
+    InputStream counted(InputStream file) {
+        return new FilterInputStream(file) {
+            @Override
+            public int read() throws IOException {
+                return count(super.read(), 1);
+            }
+
+            @Override
+            public int read(byte[] into, int from, int length) throws IOException {
+                int read = super.read(into, from, length);
+                return count(read, Math.max(0, read));
+            }
+        };
+    }
+
+    private int count(int read, int bytes) {
+        bytesLeft -= bytes;
+        bytesLeftOfRow -= bytes;
+        if (bytesLeft < 0 || bytesLeftOfRow < 0) {
+            throw new UnreadableArchiveException("large");
+        }
+        return read;
     }
 
     /** An archive: a packed folder. */
@@ -63,11 +101,9 @@ abstract class Source implements Closeable {
         private static final String HEAD = "workshop.json";
 
         private final ZipFile folder;
-        private long bytesLeft;
 
         Packed(JsonMapper json, Path file, long mostBytesUnpacked) throws IOException {
-            super(json);
-            this.bytesLeft = mostBytesUnpacked;
+            super(json, mostBytesUnpacked);
             try {
                 folder = new ZipFile(file.toFile());
             } catch (ZipException | IllegalArgumentException notPacked) {
@@ -89,16 +125,16 @@ abstract class Source implements Closeable {
             while (entries.hasMoreElements()) {
                 String name = entries.nextElement().getName();
                 if (name.startsWith("/") || name.contains("..") || name.contains("\\") || name.contains(":")) {
-                    throw new UnreadableArchiveException("path", name.substring(0, Math.min(60, name.length())));
+                    throw new UnreadableArchiveException("path", UnreadableArchiveException.shortened(name));
                 }
             }
         }
 
         @Override
-        JsonNode head() {
+        JsonNode head() throws IOException {
             try (InputStream file = open(HEAD).orElseThrow(() -> new UnreadableArchiveException("kind.workshop"))) {
-                return json.readTree(file.readNBytes(LONGEST_HEAD_BYTES));
-            } catch (IOException | JacksonException notWritten) {
+                return json.readTree(file);
+            } catch (JacksonException notWritten) {
                 throw new UnreadableArchiveException("kind.workshop");
             }
         }
@@ -110,10 +146,11 @@ abstract class Source implements Closeable {
 
         @Override
         byte[] picture(String said, int largestBytes) throws IOException {
+            String shown = UnreadableArchiveException.shortened(said);
             if (!said.startsWith(Rows.PICTURES)) {
-                throw new UnreadableArchiveException("picture", said.substring(0, Math.min(60, said.length())));
+                throw new UnreadableArchiveException("picture", shown);
             }
-            try (InputStream file = open(said).orElseThrow(() -> new UnreadableArchiveException("picture", said))) {
+            try (InputStream file = open(said).orElseThrow(() -> new UnreadableArchiveException("picture", shown))) {
                 return file.readNBytes(largestBytes + 1);
             }
         }
@@ -123,28 +160,9 @@ abstract class Source implements Closeable {
             return entry == null ? Optional.empty() : Optional.of(counted(folder.getInputStream(entry)));
         }
 
-        /** What is packed says little of how large it is; counted is what comes out. */
-        private InputStream counted(InputStream file) {
-            return new FilterInputStream(file) {
-                @Override
-                public int read() throws IOException {
-                    return count(super.read(), 1);
-                }
-
-                @Override
-                public int read(byte[] into, int from, int length) throws IOException {
-                    int read = super.read(into, from, length);
-                    return count(read, Math.max(0, read));
-                }
-            };
-        }
-
-        private int count(int read, int bytes) {
-            bytesLeft -= bytes;
-            if (bytesLeft < 0) {
-                throw new UnreadableArchiveException("large");
-            }
-            return read;
+        @Override
+        void end() {
+            // What else lies in the folder is for people to look at.
         }
 
         @Override
@@ -153,65 +171,56 @@ abstract class Source implements Closeable {
         }
     }
 
-    /** A passport: one text, whose pictures stand in it. */
+    /** A passport: one text, read once from its beginning to its end, whose pictures stand in their rows. */
     static final class Text extends Source {
 
-        private final Path file;
+        private final JsonParser parser;
 
-        Text(JsonMapper json, Path file) {
-            super(json);
-            this.file = file;
+        Text(JsonMapper json, Path file) throws IOException {
+            super(json, Files.size(file));
+            parser = json.createParser(counted(Files.newInputStream(file)));
         }
 
         @Override
         JsonNode head() {
             ObjectNode head = json.createObjectNode();
-            try (JsonParser parser = json.createParser(file)) {
+            try {
                 if (parser.nextToken() != JsonToken.START_OBJECT) {
                     throw new UnreadableArchiveException("kind.passport");
                 }
                 while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
                     String name = parser.currentName();
                     JsonToken value = parser.nextToken();
-                    if (value.isScalarValue()) {
-                        head.set(name, parser.<JsonNode>readValueAsTree());
-                    } else {
-                        parser.skipChildren();
+                    if (name.equals("data") && value == JsonToken.START_OBJECT) {
+                        parser.nextToken();
+                        return head;
                     }
+                    if (!value.isScalarValue()) {
+                        break;
+                    }
+                    head.set(name, parser.<JsonNode>readValueAsTree());
                 }
-                return head;
             } catch (JacksonException notWritten) {
-                throw new UnreadableArchiveException("kind.passport");
+                // Told below.
             }
+            throw new UnreadableArchiveException("kind.passport");
         }
 
+        /** Stands at the name of the next list, or behind the last. */
         @Override
         Optional<JsonParser> rows(Part part) {
-            JsonParser parser = json.createParser(file);
-            parser.nextToken();
-            while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
-                boolean data = parser.currentName().equals("data");
-                if (parser.nextToken() == JsonToken.START_OBJECT && data) {
-                    if (goTo(part.name(), parser)) {
-                        return Optional.of(parser);
-                    }
-                    break;
-                }
-                parser.skipChildren();
-            }
-            parser.close();
-            return Optional.empty();
-        }
-
-        private static boolean goTo(String name, JsonParser parser) {
-            while (parser.nextToken() == JsonToken.PROPERTY_NAME) {
-                if (parser.currentName().equals(name)) {
-                    return true;
-                }
+            if (parser.currentToken() == JsonToken.END_ARRAY) {
                 parser.nextToken();
-                parser.skipChildren();
             }
-            return false;
+            return parser.currentToken() == JsonToken.PROPERTY_NAME
+                            && parser.currentName().equals(part.name())
+                    ? Optional.of(new JsonParserDelegate(parser) {
+                        @Override
+                        public void close() {
+                            // The next list comes out of the same text.
+                        }
+                    })
+                    : Optional.empty();
         }
 
         @Override
@@ -219,13 +228,24 @@ abstract class Source implements Closeable {
             try {
                 return Base64.getDecoder().decode(said);
             } catch (IllegalArgumentException notEncoded) {
-                throw new UnreadableArchiveException("picture", "base64");
+                throw new UnreadableArchiveException("picture", UnreadableArchiveException.shortened(said));
+            }
+        }
+
+        @Override
+        void end() {
+            if (parser.currentToken() == JsonToken.END_ARRAY) {
+                parser.nextToken();
+            }
+            if (parser.currentToken() != JsonToken.END_OBJECT) {
+                throw new UnreadableArchiveException(
+                        "rows", UnreadableArchiveException.shortened(String.valueOf(parser.currentName())));
             }
         }
 
         @Override
         public void close() {
-            // Each reading closes what it opened.
+            parser.close();
         }
     }
 }

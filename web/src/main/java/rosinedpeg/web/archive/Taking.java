@@ -96,6 +96,7 @@ class Taking {
                 if (parser.currentToken() != JsonToken.START_OBJECT) {
                     throw new UnreadableArchiveException("rows", part.name());
                 }
+                source.nextRow();
                 ObjectNode row = parser.readValueAsTree();
                 if (say.to(row)) {
                     count++;
@@ -117,9 +118,7 @@ class Taking {
             Column column = columns.get(one.getKey());
             if (column == null) {
                 throw new UnreadableArchiveException(
-                        "column",
-                        part.name(),
-                        one.getKey().substring(0, Math.min(60, one.getKey().length())));
+                        "column", part.name(), UnreadableArchiveException.shortened(one.getKey()));
             }
             JsonNode value = one.getValue();
             if (value.isNull()) {

@@ -4,6 +4,7 @@ package rosinedpeg.web.archive;
 class UnreadableArchiveException extends RuntimeException {
 
     private static final long serialVersionUID = 1L;
+    private static final int LONGEST_SAID = 60;
 
     private final String key;
     private final transient Object[] told;
@@ -16,6 +17,11 @@ class UnreadableArchiveException extends RuntimeException {
         super(key);
         this.key = "archive.wrong." + key;
         this.told = told.clone();
+    }
+
+    /** {@return the beginning of what a file says, no longer than a sentence bears} */
+    static String shortened(String said) {
+        return said.substring(0, Math.min(LONGEST_SAID, said.length()));
     }
 
     /** {@return the key of a message that says what is wrong} */

@@ -211,6 +211,7 @@ class WorkshopArchives {
                 }
                 instruments += part.table().equals("instrument") ? count : 0;
             }
+            source.end();
             arrival.check(
                     database.queryForList("select id from instrument where workshop_id = ?", UUID.class, workshop));
             return instruments;
