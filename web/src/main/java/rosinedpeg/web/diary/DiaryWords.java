@@ -5,11 +5,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.working.WearFigure;
 import rosinedpeg.web.aftercare.OwedWords;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
+import rosinedpeg.web.working.WorkingAddresses;
 
 /** Puts into words what follows for a day. In templates: {@code @diaryWords}. */
 @Component("diaryWords")
@@ -21,11 +25,13 @@ class DiaryWords {
     private final Words words;
     private final Say say;
     private final OwedWords owedWords;
+    private final WorkingAddresses workings;
 
-    DiaryWords(Words words, Say say, OwedWords owedWords) {
+    DiaryWords(Words words, Say say, OwedWords owedWords, WorkingAddresses workings) {
         this.words = words;
         this.say = say;
         this.owedWords = owedWords;
+        this.workings = workings;
     }
 
     /** {@return what it concerns: II and III, or what is owed} */
@@ -54,6 +60,17 @@ class DiaryWords {
                 told.instrument(),
                 what(told),
                 told.strings().size());
+    }
+
+    /** {@return where it is shown how its moment came about; null where that rests on nothing but a record} */
+    public @Nullable String working(Told told) {
+        return switch (told.kind()) {
+            case CHANGE -> workings.wear(told.instrumentId(), told.strings().get(0), WearFigure.MONTHS_LEFT);
+            case HOLDS_REHEARSAL, HOLDS_CONCERT ->
+                "/settling/" + told.fittedId() + "/working/STEADY_AT_LATEST?holds="
+                        + (told.kind() == Told.Kind.HOLDS_CONCERT ? Steadiness.CONCERT : Steadiness.REHEARSAL);
+            case AGE_UNKNOWN, BRIDGE, OWED -> null;
+        };
     }
 
     /** {@return until when and what for} */

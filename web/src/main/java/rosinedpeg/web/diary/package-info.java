@@ -11,7 +11,8 @@
             "drawing",
             "settling",
             "aftercare",
-            "rack"
+            "rack",
+            "working"
         })
 @NullMarked
 package rosinedpeg.web.diary;
