@@ -9,9 +9,11 @@ import java.io.IOException;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.Statement;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
@@ -257,7 +259,9 @@ class PegIT {
         assertThat(said(true, "restore", file, "--over")).contains("is kept in the database peg_until_");
         Path nightly = Files.createDirectory(folder.resolve("nightly"));
         for (int day = 1; day <= 9; day++) {
-            Files.writeString(nightly.resolve("peg-2020-01-0" + day + ".backup"), "of long ago");
+            Path old = Files.writeString(nightly.resolve("peg-2020-01-0" + day + ".backup"), "of long ago");
+            // Before three in the morning a backup of yesterday is still that of the last night.
+            Files.setLastModifiedTime(old, FileTime.from(Instant.parse("2020-01-0" + day + "T03:00:00Z")));
         }
         opened("open", "--nightly", nightly.toString());
         assertThat(Files.readString(folder.resolve("open.log"))).doesNotContain("asks for this key");

@@ -43,15 +43,14 @@ class Taking {
     private final JsonMapper json;
     private final UUID workshop;
     private final Map<String, UUID> keys = new HashMap<>();
-    private final long first;
+    private final long own;
     private long next;
 
     Taking(JdbcTemplate database, JsonMapper json, UUID workshop) {
         this.database = database;
         this.json = json;
         this.workshop = workshop;
-        // Version 8 and variant 2 of RFC 9562: a random half, and a half that counts.
-        this.first = new SecureRandom().nextLong() & 0xffff_ffff_ffff_0fffL | 0x8000L;
+        this.own = new SecureRandom().nextLong() & 0x3fff_ffff_ffff_ffffL | 0x8000_0000_0000_0000L;
     }
 
     /** Has a say in a row before it is taken in. */
@@ -75,7 +74,8 @@ class Taking {
     }
 
     private UUID fresh() {
-        return new UUID(first, 0x8000_0000_0000_0000L | next++);
+        // Version 8 and variant 2 of RFC 9562: a half that counts, and a random half of one's own.
+        return new UUID(next++ << Short.SIZE | 0x8000L, own);
     }
 
     /** Takes in the rows of a list. */
