@@ -2,11 +2,8 @@ package rosinedpeg.web.archive;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.temporal.ChronoUnit;
@@ -87,18 +84,8 @@ class Passports {
     public Path write(UUID workshop, String called, UUID instrument) {
         instruments.require(instrument);
         WorkshopArchives.inUniversalTime(database);
-        try {
-            Path file = Files.createTempFile("rosined-peg-passport", ".json");
-            try (OutputStream text = new BufferedOutputStream(Files.newOutputStream(file))) {
-                write(Rows.ofInstrument(database, json, workshop, instrument, called), called, text);
-            } catch (IOException | RuntimeException unwritten) {
-                Files.deleteIfExists(file);
-                throw unwritten;
-            }
-            return file;
-        } catch (IOException unwritten) {
-            throw new UncheckedIOException(unwritten);
-        }
+        Rows rows = Rows.ofInstrument(database, json, workshop, instrument, called);
+        return SentFile.written(file -> write(rows, called, file));
     }
 
     private void write(Rows rows, String called, OutputStream text) throws IOException {

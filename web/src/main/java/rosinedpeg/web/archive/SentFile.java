@@ -1,7 +1,10 @@
 package rosinedpeg.web.archive;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
@@ -14,6 +17,27 @@ import org.springframework.web.multipart.MultipartFile;
 final class SentFile {
 
     private SentFile() {}
+
+    /** Writes a file. */
+    interface Writing {
+        void to(OutputStream file) throws IOException;
+    }
+
+    /** {@return a file as it was written, which whoever asked for it removes} */
+    static Path written(Writing writing) {
+        try {
+            Path file = Files.createTempFile("rosined-peg-written", "");
+            try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file))) {
+                writing.to(out);
+            } catch (IOException | RuntimeException unwritten) {
+                Files.deleteIfExists(file);
+                throw unwritten;
+            }
+            return file;
+        } catch (IOException unwritten) {
+            throw new UncheckedIOException(unwritten);
+        }
+    }
 
     /** Sends a file and removes it. */
     static void send(Path file, String mediaType, String savedAs, HttpServletResponse response) throws IOException {

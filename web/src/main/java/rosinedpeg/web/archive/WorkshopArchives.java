@@ -2,10 +2,8 @@ package rosinedpeg.web.archive;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
-import java.io.BufferedOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
-import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -78,19 +76,11 @@ class WorkshopArchives {
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public Path write(UUID workshop) {
         inUniversalTime(database);
-        try {
-            Path file = Files.createTempFile("rosined-peg-archive", ".zip");
-            try (ZipOutputStream folder =
-                    new ZipOutputStream(new BufferedOutputStream(Files.newOutputStream(file)), UTF_8)) {
+        return SentFile.written(file -> {
+            try (ZipOutputStream folder = new ZipOutputStream(file, UTF_8)) {
                 write(workshop, folder);
-            } catch (IOException | RuntimeException unwritten) {
-                Files.deleteIfExists(file);
-                throw unwritten;
             }
-            return file;
-        } catch (IOException unwritten) {
-            throw new UncheckedIOException(unwritten);
-        }
+        });
     }
 
     /** Moments are written in one zone, whichever the server stands in. */

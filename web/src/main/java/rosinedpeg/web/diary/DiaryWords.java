@@ -35,7 +35,7 @@ class DiaryWords {
     }
 
     /** {@return what it concerns: II and III, or what is owed} */
-    public String what(Told told) {
+    String what(Told told) {
         return told.owed() != null ? owedWords.says(told.owed()) : words.list(told.strings());
     }
 
@@ -62,8 +62,20 @@ class DiaryWords {
                 told.strings().size());
     }
 
+    /** {@return lines for what follows, one for each} */
+    public List<ToldLine> lines(List<Told> told, ZoneId zone) {
+        return told.stream()
+                .map(one -> new ToldLine(
+                        one.address(),
+                        one.instrument(),
+                        one.kind() == Told.Kind.BRIDGE ? "" : what(one),
+                        says(one, zone),
+                        working(one)))
+                .toList();
+    }
+
     /** {@return where it is shown how its moment came about; null where that rests on nothing but a record} */
-    public @Nullable String working(Told told) {
+    private @Nullable String working(Told told) {
         return switch (told.kind()) {
             case CHANGE -> workings.wear(told.instrumentId(), told.strings().get(0), WearFigure.MONTHS_LEFT);
             case HOLDS_REHEARSAL, HOLDS_CONCERT ->
@@ -74,7 +86,7 @@ class DiaryWords {
     }
 
     /** {@return until when and what for} */
-    public String says(Told told, ZoneId zone) {
+    String says(Told told, ZoneId zone) {
         return switch (told.kind()) {
             case CHANGE, AGE_UNKNOWN -> change(told, zone);
             case HOLDS_REHEARSAL, HOLDS_CONCERT -> words.say("diary.says.from", say.time(told.at(), zone));
