@@ -1,5 +1,6 @@
 package rosinedpeg.web;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
@@ -38,7 +39,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.mock.web.MockMultipartFile;
+import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -47,6 +50,9 @@ class ArchiveIT extends InRequests {
 
     private static final Path ARCHIVE_OF_FORM_1 = Path.of("src/test/resources/archives/form-1.zip");
     private static final Path SCHEMA = Path.of("../docs/archive-schema.json");
+
+    @Autowired
+    PasswordEncoder passwords;
 
     /** Something in every list, in all the ways it can be written down. */
     private void fill(Random random) {
@@ -233,6 +239,33 @@ class ArchiveIT extends InRequests {
                 .contains("Something is on record in this workshop by now");
     }
 
+    /** Whoever moves a workshop of their own is not there twice; the others come without a password. */
+    @Test
+    void whoSignsInByTheSameNameIsTheSamePerson() throws Exception {
+        fill(new Random(8));
+        SignedIn elsewhere = stranger();
+        Map<String, String> files = unpacked(archive(account("keeper")));
+        byte[] archive = with(
+                files,
+                "data/account.json",
+                people -> people.replace("\"signIn\":\"keeper\"", "\"signIn\":\"" + elsewhere.signIn() + "\""));
+        assertThat(take(elsewhere, archive)).hasStatus(302);
+        assertThat(database.sql("select sign_in from account where workshop_id = ? order by 1")
+                        .param(elsewhere.workshopId())
+                        .query(String.class)
+                        .list())
+                .containsExactly("bench-2", "pit-2", elsewhere.signIn());
+        assertThat(database.sql("select account_id from kit_item where workshop_id = ?")
+                        .param(elsewhere.workshopId())
+                        .query(UUID.class)
+                        .list())
+                .as("whose kit it is")
+                .containsExactly(elsewhere.accountId());
+        assertThat(passwords.matches(PASSWORD, account("bench-2").passwordHash()))
+                .isFalse();
+        assertThat(page(account(elsewhere.signIn()), "/people")).contains("bench-2", "Link for a new password");
+    }
+
     private void everyPageOpens(SignedIn keeper) throws Exception {
         List<UUID> instruments = database.sql("select id from instrument where workshop_id = ?")
                 .param(keeper.workshopId())
@@ -276,6 +309,16 @@ class ArchiveIT extends InRequests {
                         .isEmpty();
             }
         }
+    }
+
+    /** No cell is a formula, and a number stays one. */
+    @Test
+    void tablesAreHarmlessAndSayWhatIsMeant() throws Exception {
+        SignedIn keeper = account("keeper");
+        post(keeper, "/instruments/" + instrument("Pit 1 violin") + "/notes", "text", "=HYPERLINK(\"x\")");
+        Map<String, String> files = unpacked(archive(keeper));
+        assertThat(files.get("lists/instrumentNote.csv")).contains("Pit 1 violin,\"'=HYPERLINK(\"\"x\"\")\"");
+        assertThat(files.get("lists/settlingReading.csv")).contains(",-71,").doesNotContain("'-");
     }
 
     @Test
@@ -391,7 +434,11 @@ class ArchiveIT extends InRequests {
     }
 
     private MvcTestResult arrive(SignedIn who, byte[] passport) {
-        return send(who, "/instruments/passport", "file", passport);
+        return arrive(who, passport, UUID.randomUUID());
+    }
+
+    private MvcTestResult arrive(SignedIn who, byte[] passport, UUID press) {
+        return send(who, "/instruments/passport?press=" + press, "file", passport);
     }
 
     @Test
@@ -450,6 +497,22 @@ class ArchiveIT extends InRequests {
     }
 
     @Test
+    void aPassportThatIsSentTwiceIsTakenInOnce() throws Exception {
+        SignedIn elsewhere = stranger();
+        byte[] passport = passport(instrument("Pit 2 violin"));
+        UUID press = UUID.randomUUID();
+        for (int i = 0; i < 2; i++) {
+            assertThat(arrive(elsewhere, passport, press)).hasRedirectedUrl("/instruments/" + press);
+        }
+        assertThat(page(elsewhere, "/")).contains("Pit 2 violin").doesNotContain("Pit 2 violin (2)");
+        assertThat(arrive(elsewhere, passport, instrument("Pit 3 violin")))
+                .as("the key of somebody else's instrument")
+                .hasStatus(200)
+                .bodyText()
+                .contains("instrument_pkey");
+    }
+
+    @Test
     void whatIsOnTheBenchGoesOnElsewhere() throws Exception {
         SignedIn elsewhere = stranger();
         arrive(elsewhere, passport(instrument("Pit 5 viola")));
@@ -499,20 +562,42 @@ class ArchiveIT extends InRequests {
         assertThat(mvc.get().uri(violin + "/picture.jpg").with(user(keeper))).hasStatus(404);
         assertThat(send(keeper, violin + "/passport/picture", "picture", large.toByteArray()))
                 .hasStatus(302);
-        BufferedImage kept = ImageIO.read(new ByteArrayInputStream(mvc.get()
-                .uri(violin + "/picture.jpg")
-                .with(user(keeper))
-                .exchange()
-                .getResponse()
-                .getContentAsByteArray()));
+        BufferedImage kept = ImageIO.read(new ByteArrayInputStream(picture(violin)));
         assertThat(kept.getWidth()).isEqualTo(1400);
         assertThat(kept.getHeight()).isEqualTo(700);
         assertThat(mvc.get().uri(violin + "/picture.jpg").with(user(stranger())))
                 .hasStatus(404);
-        assertThat(send(keeper, violin + "/passport/picture", "picture", large.toByteArray()))
+        assertThat(send(keeper, violin + "/passport/picture", "picture", takenUpright()))
                 .hasStatus(302);
+        byte[] replaced = picture(violin);
+        BufferedImage upright = ImageIO.read(new ByteArrayInputStream(replaced));
+        assertThat(upright.getHeight()).as("a telephone held upright").isEqualTo(2 * upright.getWidth());
+        assertThat(new String(replaced, ISO_8859_1)).as("where it was taken").doesNotContain("Exif");
         assertThat(post(keeper, violin + "/passport/picture/remove")).hasStatus(302);
         assertThat(page(keeper, violin)).doesNotContain("/picture.jpg");
+    }
+
+    private byte[] picture(String instrument) throws Exception {
+        return mvc.get()
+                .uri(instrument + "/picture.jpg")
+                .with(user(account("keeper")))
+                .exchange()
+                .getResponse()
+                .getContentAsByteArray();
+    }
+
+    /** A picture that lies on its side, with the note of a camera that it is to be turned. */
+    private static byte[] takenUpright() throws IOException {
+        ByteArrayOutputStream picture = new ByteArrayOutputStream();
+        ImageIO.write(new BufferedImage(800, 400, BufferedImage.TYPE_INT_RGB), "jpg", picture);
+        byte[] lying = picture.toByteArray();
+        byte[] turned = "Exif\0\0MM\0*\0\0\0\b\0\1\1\22\0\3\0\0\0\1\0\6\0\0\0\0\0\0".getBytes(ISO_8859_1);
+        ByteArrayOutputStream noted = new ByteArrayOutputStream();
+        noted.write(lying, 0, 2);
+        noted.write(new byte[] {(byte) 0xff, (byte) 0xe1, 0, (byte) (turned.length + 2)});
+        noted.write(turned);
+        noted.write(lying, 2, lying.length - 2);
+        return noted.toByteArray();
     }
 
     /** On one sheet, whatever was recorded. */

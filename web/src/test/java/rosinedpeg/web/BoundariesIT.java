@@ -274,13 +274,14 @@ class BoundariesIT extends RunningApplication {
                 .hasStatus(400);
     }
 
-    /** Not that somebody may not go there, and not a connection that breaks off. */
-    @Test
-    void aFileOfFiftyMegabytesGetsASentence() throws Exception {
+    /** Not that somebody may not go there, and not a connection that breaks off; an archive only from those who may send one. */
+    @ParameterizedTest
+    @ValueSource(strings = {"/diary/import", "/workshop/archive"})
+    void aFileOfFiftyMegabytesGetsASentence(String path) throws Exception {
         byte[] large = new byte[50_000_000];
         HttpResponse<String> answer = HttpClient.newHttpClient()
                 .send(
-                        HttpRequest.newBuilder(URI.create(address() + "/diary/import"))
+                        HttpRequest.newBuilder(URI.create(address() + path))
                                 .header("Content-Type", "multipart/form-data; boundary=x")
                                 .header("Accept", "text/html")
                                 .POST(HttpRequest.BodyPublishers.ofByteArray(large))

@@ -7,6 +7,7 @@ import java.io.OutputStream;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import rosinedpeg.web.archive.ArchiveLayout.Column;
@@ -30,7 +31,7 @@ class Lists {
         printer.printRecord(shown.stream().map(column -> column.inSchema().replaceFirst("_id$", "")));
         rows.each(part, row -> {
             remember(part, row);
-            printer.printRecord(shown.stream().map(column -> Cells.harmless(cell(column, row.path(column.name())))));
+            printer.printRecord(shown.stream().map(column -> cell(column, row.path(column.name()))));
             file.write(table.toString().getBytes(UTF_8));
             table.setLength(0);
         });
@@ -56,11 +57,13 @@ class Lists {
         if (value.isNull() || value.isMissingNode()) {
             return "";
         }
-        if (value.isArray()) {
-            return value.valueStream().map(JsonNode::asString).collect(java.util.stream.Collectors.joining(" "));
+        if (value.isNumber()) {
+            return value.asString();
         }
-        String text = value.asString();
+        String text = value.isArray()
+                ? value.valueStream().map(JsonNode::asString).collect(Collectors.joining(" "))
+                : value.asString();
         boolean pointing = column.group().isPresent() && !column.inSchema().equals("id");
-        return pointing ? names.getOrDefault(text, text) : text;
+        return Cells.harmless(pointing ? names.getOrDefault(text, text) : text);
     }
 }

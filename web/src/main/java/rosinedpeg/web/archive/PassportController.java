@@ -21,6 +21,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.picture.InstrumentPictures;
+import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Paper;
@@ -115,7 +116,7 @@ class PassportController {
     }
 
     private String ask(Optional<String> wrong, Model model) {
-        Page.lay(new ArrivalPage(largest.toMegabytes(), wrong), model);
+        Page.lay(new ArrivalPage(UUID.randomUUID(), largest.toMegabytes(), wrong), model);
         return "archive/arrival";
     }
 
@@ -123,12 +124,14 @@ class PassportController {
     @PostMapping("/instruments/passport")
     String take(
             @RequestParam(required = false) @Nullable MultipartFile file,
+            @RequestParam(defaultValue = "") String press,
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect)
             throws IOException {
         try {
-            Optional<UUID> id = SentFile.read(file, sent -> passports.take(account.workshopId(), sent));
+            Optional<UUID> id =
+                    SentFile.read(file, sent -> passports.take(account.workshopId(), sent, Entry.press(press)));
             if (id.isEmpty()) {
                 return ask(Optional.of(words.say("archive.wrong.none")), model);
             }
@@ -151,8 +154,9 @@ class PassportController {
     /**
      * The page that asks for the passport of an instrument that comes.
      *
+     * @param press the press of its button
      * @param largestMegabytes how large it may be
      * @param wrong what was wrong with the one that was sent
      */
-    record ArrivalPage(long largestMegabytes, Optional<String> wrong) {}
+    record ArrivalPage(UUID press, long largestMegabytes, Optional<String> wrong) {}
 }

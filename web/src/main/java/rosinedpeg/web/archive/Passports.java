@@ -111,15 +111,20 @@ class Passports {
      *
      * @param workshop the workshop it comes to
      * @param file its passport
+     * @param press the press of the button that this is, which becomes its id; one that was taken before changes nothing
      * @return its id here
      * @throws UnreadableArchiveException when it cannot be taken in
      */
     @Transactional
-    public UUID take(UUID workshop, Path file) {
+    public UUID take(UUID workshop, Path file, UUID press) {
+        // Of two presses at one moment the second waits, and finds what the first has done.
+        database.query("select pg_advisory_xact_lock(?)", row -> {}, press.getLeastSignificantBits());
+        if (!instruments.names(List.of(press)).isEmpty()) {
+            return press;
+        }
         try (Source source = new Source.Text(json, file)) {
             source.head(KIND);
             Taking taking = new Taking(database, json, workshop);
-            String[] came = {""};
             int count = 0;
             for (Part part : layout.parts()) {
                 switch (part.table()) {
@@ -133,7 +138,7 @@ class Passports {
                                 source,
                                 part,
                                 row -> {
-                                    came[0] = row.path("id").asString("");
+                                    taking.is(row.path("id").asString(""), press);
                                     row.put("name", freeName(row.path("name").asString("")))
                                             .putNull("retiredAt");
                                     return true;
@@ -146,9 +151,8 @@ class Passports {
             if (count != 1) {
                 throw new UnreadableArchiveException("kind." + KIND);
             }
-            UUID id = taking.key(came[0]);
-            arrival.check(List.of(id));
-            return id;
+            arrival.check(List.of(press));
+            return press;
         } catch (IOException | JacksonException unread) {
             throw new UnreadableArchiveException("kind." + KIND);
         }

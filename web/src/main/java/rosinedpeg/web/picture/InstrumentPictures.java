@@ -1,5 +1,6 @@
 package rosinedpeg.web.picture;
 
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.time.Clock;
@@ -58,6 +59,7 @@ public class InstrumentPictures {
             ByteArrayOutputStream drawn = new ByteArrayOutputStream();
             Thumbnails.of(file.getInputStream())
                     .size(LONGER_SIDE_PX, LONGER_SIDE_PX)
+                    .imageType(BufferedImage.TYPE_INT_RGB)
                     .outputFormat("jpg")
                     .outputQuality(QUALITY_PERCENT / 100f)
                     .toOutputStream(drawn);
