@@ -151,7 +151,9 @@ class PassportSheet {
                                 .collect(Collectors.joining(", ")),
                         one.getValue().values().stream()
                                 .map(value -> say.figure(Figure.measured(
-                                        value.value(), one.getKey().unit())))
+                                                value.value(), one.getKey().unit()))
+                                        // A unit stays with its number.
+                                        .replace(' ', '\u00a0'))
                                 .collect(Collectors.joining(", ")),
                         one.getValue().values().stream()
                                 .map(Measured::on)
