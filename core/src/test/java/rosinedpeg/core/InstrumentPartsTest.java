@@ -67,6 +67,7 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.PlayingTime;
+import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
@@ -405,9 +406,8 @@ class InstrumentPartsTest {
             @ForAll @IntRange(min = 0, max = 60) int long1,
             @ForAll @IntRange(min = 0, max = 100) int until) {
         Instant from = Instant.parse("2026-11-01T00:00:00Z");
-        List<PlayingTime.Holiday> holidays = begins.stream()
-                .map(hour -> new PlayingTime.Holiday(
-                        from.plus(Duration.ofHours(hour)), from.plus(Duration.ofHours(hour + long1))))
+        List<Span> holidays = begins.stream()
+                .map(hour -> new Span(from.plus(Duration.ofHours(hour)), from.plus(Duration.ofHours(hour + long1))))
                 .toList();
         long played = IntStream.range(0, until)
                 .mapToObj(hour -> from.plus(Duration.ofHours(hour)))
@@ -427,11 +427,10 @@ class InstrumentPartsTest {
             @ForAll @IntRange(min = 0, max = 40) int hoursPerWeek) {
         ZoneId zone = ZoneId.of("UTC");
         Instant from = Instant.parse("2026-11-04T05:00:00Z");
-        List<PlayingTime.Holiday> holidays = List.of(
-                new PlayingTime.Holiday(Instant.parse("2026-11-10T00:00:00Z"), Instant.parse("2026-11-13T00:00:00Z")));
-        List<DiaryHours.Date> dates = begins.stream()
-                .map(hour -> new DiaryHours.Date(
-                        from.plus(Duration.ofHours(hour)), from.plus(Duration.ofHours(hour + lasting))))
+        List<Span> holidays =
+                List.of(new Span(Instant.parse("2026-11-10T00:00:00Z"), Instant.parse("2026-11-13T00:00:00Z")));
+        List<Span> dates = begins.stream()
+                .map(hour -> new Span(from.plus(Duration.ofHours(hour)), from.plus(Duration.ofHours(hour + lasting))))
                 .toList();
         Map<LocalDate, double[]> weeks = new TreeMap<>();
         for (int hour = 0; hour < until; hour++) {

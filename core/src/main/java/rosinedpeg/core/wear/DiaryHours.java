@@ -39,12 +39,7 @@ public final class DiaryHours {
      * @throws rosinedpeg.core.figure.OutOfRangeException when the hours per week are outside their range
      */
     public static double beyondUsual(
-            Instant from,
-            Instant until,
-            double hoursPerWeek,
-            List<PlayingTime.Holiday> holidays,
-            List<Date> dates,
-            ZoneId zone) {
+            Instant from, Instant until, double hoursPerWeek, List<Span> holidays, List<Span> dates, ZoneId zone) {
         requireNonNull(from, "from");
         requireNonNull(until, "until");
         requireNonNull(zone, "zone");
@@ -64,10 +59,10 @@ public final class DiaryHours {
     }
 
     /** How long the dates of each week last, by the moment it begins. */
-    private static Map<Instant, Duration> byWeek(Instant from, Instant until, List<Date> dates, ZoneId zone) {
+    private static Map<Instant, Duration> byWeek(Instant from, Instant until, List<Span> dates, ZoneId zone) {
         Map<Instant, Duration> weeks = new TreeMap<>();
         Instant reached = from;
-        for (Date date : dates.stream().sorted(Comparator.comparing(Date::from)).toList()) {
+        for (Span date : dates.stream().sorted(Comparator.comparing(Span::from)).toList()) {
             Instant begins = date.from().isBefore(reached) ? reached : date.from();
             Instant ends = date.until().isBefore(until) ? date.until() : until;
             while (begins.isBefore(ends)) {
@@ -83,26 +78,5 @@ public final class DiaryHours {
 
     private static LocalDate monday(Instant moment, ZoneId zone) {
         return moment.atZone(zone).toLocalDate().with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-    }
-
-    /**
-     * A time in which the instrument is played.
-     *
-     * @param from when it begins
-     * @param until when it is over, not before it begins
-     */
-    public record Date(Instant from, Instant until) {
-
-        /**
-         * Checks the order.
-         *
-         * @throws IllegalArgumentException when it is over before it begins
-         */
-        public Date {
-            requireNonNull(from, "from");
-            if (until.isBefore(from)) {
-                throw new IllegalArgumentException("until is " + until + "; it must not be before from, " + from);
-            }
-        }
     }
 }

@@ -20,14 +20,14 @@ public final class PlayingTime {
      * @param holidays when nobody plays, in any order; they may overlap
      * @return hours of the clock, 0 or more
      */
-    public static double hours(Instant from, Instant until, List<Holiday> holidays) {
+    public static double hours(Instant from, Instant until, List<Span> holidays) {
         requireNonNull(from, "from");
         requireNonNull(until, "until");
         Duration played = Duration.ZERO;
         Instant reached = from;
-        List<Holiday> inOrder =
-                holidays.stream().sorted(Comparator.comparing(Holiday::from)).toList();
-        for (Holiday holiday : inOrder) {
+        List<Span> inOrder =
+                holidays.stream().sorted(Comparator.comparing(Span::from)).toList();
+        for (Span holiday : inOrder) {
             if (holiday.from().isBefore(until) && holiday.from().isAfter(reached)) {
                 played = played.plus(Duration.between(reached, holiday.from()));
             }
@@ -39,26 +39,5 @@ public final class PlayingTime {
             played = played.plus(Duration.between(reached, until));
         }
         return played.toMinutes() / 60.0;
-    }
-
-    /**
-     * A time in which nobody plays.
-     *
-     * @param from when it begins
-     * @param until when it is over, not before it begins
-     */
-    public record Holiday(Instant from, Instant until) {
-
-        /**
-         * Checks the order.
-         *
-         * @throws IllegalArgumentException when it is over before it begins
-         */
-        public Holiday {
-            requireNonNull(from, "from");
-            if (until.isBefore(from)) {
-                throw new IllegalArgumentException("until is " + until + "; it must not be before from, " + from);
-            }
-        }
     }
 }

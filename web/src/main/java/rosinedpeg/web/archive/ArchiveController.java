@@ -2,7 +2,6 @@ package rosinedpeg.web.archive;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.annotation.Value;
@@ -43,7 +42,7 @@ class ArchiveController {
     }
 
     private String show(SignedIn account, Optional<String> wrong, Model model) {
-        Page.lay(new ArchivePage(archives.recorded(account.workshopId()), largest.toMegabytes(), wrong), model);
+        Page.lay(new ArchivePage(archives.isEmpty(account.workshopId()), largest.toMegabytes(), wrong), model);
         return "archive/archive";
     }
 
@@ -81,9 +80,9 @@ class ArchiveController {
     /**
      * The page of the archive.
      *
-     * @param recorded the lists in which something is on record, so that no archive can be taken in
+     * @param empty whether nothing is on record, so that an archive can be taken in
      * @param largestMegabytes how large an archive may be
      * @param wrong what was wrong with the one that was sent
      */
-    record ArchivePage(List<String> recorded, long largestMegabytes, Optional<String> wrong) {}
+    record ArchivePage(boolean empty, long largestMegabytes, Optional<String> wrong) {}
 }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -37,6 +38,9 @@ class ArchiveLayout {
             "workshop_id");
     /** A press tells a thing sent twice; only here does it also hold several rows together. */
     private static final String HELD_TOGETHER_BY_PRESS = "measurement";
+
+    /** What people are and do; whatever points to it is theirs. */
+    private static final Set<String> OF_PEOPLE = Set.of("account", "occasion");
 
     private static final String COLUMNS = """
             select c.relname as part, a.attname as name, t.typname as type, a.attnotnull as required,
@@ -78,6 +82,15 @@ class ArchiveLayout {
             }
         }
         return parts;
+    }
+
+    /** {@return the lists that tell of instruments, and neither of people nor of what they play when} */
+    List<Part> partsOfInstruments() {
+        return parts().stream()
+                .filter(part -> part.columns().stream()
+                        .flatMap(column -> column.group().stream())
+                        .noneMatch(OF_PEOPLE::contains))
+                .toList();
     }
 
     private static Part part(String table, List<InSchema> inSchema, boolean referred) {
@@ -125,7 +138,7 @@ class ArchiveLayout {
 
     /** {@return a name of the schema as it stands in the archive: fitted_string as fittedString} */
     static String camel(String name) {
-        return WORD.matcher(name).replaceAll(word -> word.group(1).toUpperCase(java.util.Locale.ROOT));
+        return WORD.matcher(name).replaceAll(word -> word.group(1).toUpperCase(Locale.ROOT));
     }
 
     /** A column as the database tells it. */

@@ -17,7 +17,6 @@ import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.load.FeetLoad;
-import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
@@ -80,11 +79,7 @@ class PassportSheet {
     }
 
     /** How large the type is, how many findings and entries of what was done then belong there, and how long each may be. */
-    private record Setting(int sizePt, int entries, int longest) {
-        boolean last() {
-            return equals(SETTINGS.get(SETTINGS.size() - 1));
-        }
-    }
+    private record Setting(int sizePt, int entries, int longest) {}
 
     /**
      * Makes the sheet.
@@ -94,39 +89,23 @@ class PassportSheet {
      * @return a PDF
      */
     byte[] of(Instrument instrument, String workshop) {
-        for (Setting setting : SETTINGS) {
-            Optional<byte[]> set = paper.set("archive/sheet", sheet(instrument, workshop, setting), setting.last());
-            if (set.isPresent()) {
-                return set.get();
-            }
-        }
-        throw new IllegalStateException("the last setting is always taken");
+        return paper.oneSheet("archive/sheet", SETTINGS, setting -> sheet(instrument, workshop, setting));
     }
 
     private Sheet sheet(Instrument instrument, String workshop, Setting setting) {
-        Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
-        instrument.strings().forEach(string -> strands.put(string.position(), string.strand("on")));
         List<Finding> found = inspections.of(instrument);
         return new Sheet(
                 instrument,
                 workshop,
                 instrument.setUp().figure(Quantity.VIBRATING_LENGTH),
                 pictures.of(instrument.id()).map(Base64.getEncoder()::encodeToString),
-                Strands.of(instrument.setUp(), strands),
+                instrument.drawn(string -> "on"),
                 measured(instruments.history(instrument.id())),
                 found.subList(0, Math.min(found.size(), setting.entries())),
                 Math.max(0, found.size() - setting.entries()),
                 notes.referrals(instrument.id()),
-                logs.stream()
-                        .flatMap(source -> source.log(instrument.id(), setting.entries()).stream())
-                        .sorted(Comparator.comparing(LogEntry::at).reversed())
-                        .limit(setting.entries())
-                        .toList(),
-                instrument.fullyStrung()
-                        ? Optional.of(new InstrumentLoad(
-                                        instrument.setUp(), instrument.setUp().tensionsN(instrument.specs()))
-                                .fullyStrung())
-                        : Optional.empty(),
+                LogSource.latest(logs, instrument.id(), setting.entries()),
+                instrument.load(),
                 clock.instant(),
                 CurrentWorkshop.zone(),
                 palette.colours(),

@@ -83,7 +83,6 @@ class Passports {
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public Path write(UUID workshop, String called, UUID instrument) {
         instruments.require(instrument);
-        WorkshopArchives.inUniversalTime(database);
         Rows rows = Rows.ofInstrument(database, json, workshop, instrument, called);
         return SentFile.written(file -> write(rows, called, file));
     }
@@ -96,12 +95,10 @@ class Passports {
                 .put("from", called));
         text.write((head.substring(0, head.length() - 1) + ",\n\"data\": {").getBytes(UTF_8));
         String before = "\n";
-        for (Part part : layout.parts()) {
-            if (rows.has(part)) {
-                text.write((before + "\"" + part.name() + "\": ").getBytes(UTF_8));
-                WorkshopArchives.writeRows(rows, part, text, json);
-                before = ",\n";
-            }
+        for (Part part : layout.partsOfInstruments()) {
+            text.write((before + "\"" + part.name() + "\": ").getBytes(UTF_8));
+            rows.write(part, text);
+            before = ",\n";
         }
         text.write("}}\n".getBytes(UTF_8));
     }
@@ -126,11 +123,8 @@ class Passports {
             source.head(KIND);
             Taking taking = new Taking(database, json, workshop);
             int count = 0;
-            for (Part part : layout.parts()) {
+            for (Part part : layout.partsOfInstruments()) {
                 switch (part.table()) {
-                    case "account", "occasion" -> {
-                        // A passport tells of an instrument, and of nobody.
-                    }
                     case "string_kind" ->
                         taking.take(source, part, row -> isNew(part, row, workshop, taking), Map.of());
                     case "instrument" ->

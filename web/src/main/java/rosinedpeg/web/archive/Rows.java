@@ -1,13 +1,14 @@
 package rosinedpeg.web.archive;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static java.util.stream.Collectors.joining;
 
 import java.io.IOException;
+import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import rosinedpeg.web.archive.ArchiveLayout.Column;
@@ -27,9 +28,6 @@ class Rows {
     /** In which column, of what is kept in a form of its own, there are keys, and of what. */
     static final Map<String, String> KEYS_WITHIN = Map.of("run.replacements", "stringKind");
 
-    /** A passport tells of an instrument, and of nobody: neither of people nor of what they play when. */
-    private static final Set<String> OF_NOBODY = Set.of("account", "occasion");
-
     private static final String MEDIA_TYPE = "media_type";
 
     private final JdbcTemplate database;
@@ -43,6 +41,8 @@ class Rows {
         this.json = json;
         this.workshop = workshop;
         this.passport = passport;
+        // Moments are written in one zone, whichever the server stands in.
+        database.queryForObject("select set_config('TimeZone', 'UTC', true)", String.class);
     }
 
     /** {@return all that a workshop has on record} */
@@ -65,18 +65,13 @@ class Rows {
         void take(ObjectNode row) throws IOException;
     }
 
-    /** {@return whether anything of a list concerns what is written} */
-    boolean has(Part part) {
-        return passport.isEmpty() || where(part).isPresent();
-    }
-
     /** Hands over every row of a list. */
     void each(Part part, Taker taker) {
         String columns =
                 part.columns().stream().map(column -> asked(part, column)).collect(joining(", "));
         database.query(
                 "select row_to_json(r)::text from (select " + columns + " from " + part.table() + " where "
-                        + where(part).orElse("false") + " order by " + part.order() + ") r",
+                        + where(part) + " order by " + part.order() + ") r",
                 result -> {
                     try {
                         taker.take(named(part, (ObjectNode) json.readTree(result.getString(1))));
@@ -84,6 +79,18 @@ class Rows {
                         throw new UncheckedIOException(unwritten);
                     }
                 });
+    }
+
+    /** Writes every row of a list, one to a line, and says how many there are. */
+    int write(Part part, OutputStream file) throws IOException {
+        int[] count = {0};
+        file.write('[');
+        each(part, row -> {
+            file.write((count[0]++ == 0 ? "\n" : ",\n").getBytes(UTF_8));
+            file.write(json.writeValueAsBytes(row));
+        });
+        file.write("\n]\n".getBytes(UTF_8));
+        return count[0];
     }
 
     /** Takes pictures one by one. */
@@ -97,7 +104,7 @@ class Rows {
             String mediaType = part.column(MEDIA_TYPE).isPresent() ? MEDIA_TYPE : "'image/jpeg'";
             database.query(
                     "select row_number() over (order by " + part.order() + "), " + mediaType + ", " + column.inSchema()
-                            + " from " + part.table() + " where " + where(part).orElse("false") + " order by 1",
+                            + " from " + part.table() + " where " + where(part) + " order by 1",
                     result -> {
                         try {
                             taker.take(pictureName(part, result.getInt(1), result.getString(2)), result.getBytes(3));
@@ -122,34 +129,33 @@ class Rows {
     }
 
     /** Which rows concern what is written. */
-    private Optional<String> where(Part part) {
+    private String where(Part part) {
         String own = "workshop_id = '" + workshop + "'";
-        if (passport.isEmpty()) {
-            return Optional.of(own);
+        return passport.map(of -> own + " and " + concerns(part, " = '" + of.instrument() + "'"))
+                .orElse(own);
+    }
+
+    /** Which rows of a list concern an instrument: by their own key, by that of what they belong to, or because it has them on. */
+    private static String concerns(Part part, String isInstrument) {
+        if (part.table().equals("instrument")) {
+            return "id" + isInstrument;
         }
-        String of = " = '" + passport.get().instrument() + "'";
-        return switch (part.table()) {
-            case "instrument" -> Optional.of(own + " and id" + of);
-            case "string_kind" ->
-                Optional.of(own + " and (id in (select kind_id from fitted_string where instrument_id" + of
-                        + ") or id::text in (select e.value from run, jsonb_each_text(replacements) e where instrument_id"
-                        + of + "))");
-            default -> {
-                if (part.columns().stream()
-                        .anyMatch(column ->
-                                column.group().filter(OF_NOBODY::contains).isPresent())) {
-                    yield Optional.empty();
-                }
-                if (part.column("instrument_id").isPresent()) {
-                    yield Optional.of(own + " and instrument_id" + of);
-                }
-                yield part.columns().stream()
-                        .filter(column -> column.inSchema().matches("run_id|fitted_string_id"))
-                        .findFirst()
-                        .map(column -> own + " and " + column.inSchema() + " in (select id from "
-                                + column.inSchema().replaceFirst("_id$", "") + " where instrument_id" + of + ")");
-            }
-        };
+        if (part.table().equals("string_kind")) {
+            return "(id in (select kind_id from fitted_string where instrument_id" + isInstrument + ") or id::text in"
+                    + " (select e.value from run, jsonb_each_text(replacements) e where instrument_id" + isInstrument
+                    + "))";
+        }
+        if (part.column("instrument_id").isPresent()) {
+            return "instrument_id" + isInstrument;
+        }
+        return part.columns().stream()
+                .map(Column::inSchema)
+                .filter(column -> column.matches("run_id|fitted_string_id"))
+                .findFirst()
+                .map(column -> column + " in (select id from " + column.replaceFirst("_id$", "")
+                        + " where instrument_id" + isInstrument + ")")
+                .orElseThrow(() -> new IllegalStateException(
+                        "nothing says which rows of " + part.table() + " concern an instrument"));
     }
 
     private ObjectNode named(Part part, ObjectNode inSchema) {

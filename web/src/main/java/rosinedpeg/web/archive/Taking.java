@@ -4,9 +4,10 @@ import java.io.IOException;
 import java.security.SecureRandom;
 import java.util.HashMap;
 import java.util.HexFormat;
-import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.regex.Matcher;
@@ -87,8 +88,8 @@ class Taking {
         Map<String, Column> columns =
                 part.columns().stream().collect(Collectors.toMap(Column::name, Function.identity()));
         int count = 0;
-        try (JsonParser parser = rows.get();
-                Batch batch = new Batch(part)) {
+        Batch batch = new Batch(part);
+        try (JsonParser parser = rows.get()) {
             if (parser.nextToken() != JsonToken.START_ARRAY) {
                 throw new UnreadableArchiveException("rows", part.name());
             }
@@ -147,11 +148,11 @@ class Taking {
     }
 
     /** Rows on their way into the database. */
-    private final class Batch implements AutoCloseable {
+    private final class Batch {
 
         private final Part part;
         private final StringBuilder rows = new StringBuilder("[");
-        private final Map<String, Boolean> columns = new LinkedHashMap<>();
+        private final Set<String> columns = new LinkedHashSet<>();
         private int count;
         private int sent;
 
@@ -164,7 +165,7 @@ class Taking {
                 rows.append(',');
             }
             rows.append(json.writeValueAsString(row));
-            row.propertyNames().forEach(name -> columns.put(name, true));
+            columns.addAll(row.propertyNames());
             count++;
             if (count == ROWS_AT_A_TIME || rows.length() > CHARACTERS_AT_A_TIME) {
                 send();
@@ -175,7 +176,7 @@ class Taking {
             if (count == 0) {
                 return;
             }
-            String named = String.join(", ", columns.keySet());
+            String named = String.join(", ", columns);
             try {
                 database.update(
                         "insert into " + part.table() + " (" + named + ") select " + named
@@ -188,11 +189,6 @@ class Taking {
             count = 0;
             rows.setLength(1);
             columns.clear();
-        }
-
-        @Override
-        public void close() {
-            rows.setLength(0);
         }
     }
 

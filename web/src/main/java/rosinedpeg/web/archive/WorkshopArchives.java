@@ -3,14 +3,12 @@ package rosinedpeg.web.archive;
 import static java.nio.charset.StandardCharsets.UTF_8;
 
 import java.io.IOException;
-import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.time.DateTimeException;
 import java.time.ZoneId;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -75,17 +73,11 @@ class WorkshopArchives {
     /** {@return the archive of a workshop as it stands at this moment, in a file that whoever asked for it removes} */
     @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     public Path write(UUID workshop) {
-        inUniversalTime(database);
         return SentFile.written(file -> {
             try (ZipOutputStream folder = new ZipOutputStream(file, UTF_8)) {
                 write(workshop, folder);
             }
         });
-    }
-
-    /** Moments are written in one zone, whichever the server stands in. */
-    static void inUniversalTime(JdbcTemplate database) {
-        database.queryForObject("select set_config('TimeZone', 'UTC', true)", String.class);
     }
 
     private void write(UUID workshop, ZipOutputStream folder) throws IOException {
@@ -98,7 +90,7 @@ class WorkshopArchives {
         Map<String, Integer> counts = new LinkedHashMap<>();
         for (Part part : parts) {
             begin(folder, "data/" + part.name() + ".json");
-            counts.put(part.name(), writeRows(rows, part, folder, json));
+            counts.put(part.name(), rows.write(part, folder));
         }
         Lists lists = new Lists();
         for (Part part : parts) {
@@ -133,39 +125,26 @@ class WorkshopArchives {
         return head;
     }
 
-    /** Rows one to a line. */
-    static int writeRows(Rows rows, Part part, OutputStream file, JsonMapper json) throws IOException {
-        int[] count = {0};
-        file.write('[');
-        rows.each(part, row -> {
-            file.write((count[0]++ == 0 ? "\n" : ",\n").getBytes(UTF_8));
-            file.write(json.writeValueAsBytes(row));
-        });
-        file.write("\n]\n".getBytes(UTF_8));
-        return count[0];
-    }
-
     private static void begin(ZipOutputStream folder, String name) throws IOException {
         ZipEntry entry = new ZipEntry(name);
         entry.setTime(0);
         folder.putNextEntry(entry);
     }
 
-    /** {@return what a workshop has on record beside its people and the shelf it began with: the names of the lists} */
+    /** {@return whether nothing is on record in a workshop but its people and the shelf it began with} */
     @Transactional(readOnly = true)
-    public List<String> recorded(UUID workshop) {
-        List<String> found = new ArrayList<>();
-        for (Part part : layout.parts()) {
-            String beyond = part.table().equals("string_kind") ? " and source <> 'USUAL'" : "";
-            if (!part.table().equals("account")
-                    && Boolean.TRUE.equals(database.queryForObject(
-                            "select exists (select 1 from " + part.table() + " where workshop_id = ?" + beyond + ")",
-                            Boolean.class,
-                            workshop))) {
-                found.add(part.name());
-            }
-        }
-        return found;
+    public boolean isEmpty(UUID workshop) {
+        return layout.parts().stream()
+                .filter(part -> !part.table().equals("account"))
+                .noneMatch(part -> exists(
+                        part.table() + " where workshop_id = ?"
+                                + (part.table().equals("string_kind") ? " and source <> 'USUAL'" : ""),
+                        workshop));
+    }
+
+    private boolean exists(String of, Object value) {
+        return Boolean.TRUE.equals(
+                database.queryForObject("select exists (select 1 from " + of + ")", Boolean.class, value));
     }
 
     /**
@@ -179,7 +158,7 @@ class WorkshopArchives {
     @Transactional
     public int take(UUID workshop, Path file) {
         database.queryForObject("select id from workshop where id = ? for update", UUID.class, workshop);
-        if (!recorded(workshop).isEmpty()) {
+        if (!isEmpty(workshop)) {
             throw new UnreadableArchiveException("notEmpty");
         }
         try (Source source = new Source.Packed(json, file, UNPACKS_TO_AT_MOST * Files.size(file) + LITTLE_BYTES)) {
@@ -241,15 +220,10 @@ class WorkshopArchives {
             return false;
         }
         String free = signIn;
-        for (int number = 2; taken(free); number++) {
+        for (int number = 2; exists("account where sign_in = ?", free); number++) {
             free = signIn + "-" + number;
         }
         person.put("signIn", free);
         return true;
-    }
-
-    private boolean taken(String signIn) {
-        return Boolean.TRUE.equals(database.queryForObject(
-                "select exists (select 1 from account where sign_in = ?)", Boolean.class, signIn));
     }
 }

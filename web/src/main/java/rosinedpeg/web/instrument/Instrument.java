@@ -7,10 +7,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bridge.StuckShares;
 import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.grooves.Guard;
+import rosinedpeg.core.load.FeetLoad;
+import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.plan.Particulars;
@@ -18,6 +21,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.drawing.Strands;
 
 /**
  * An instrument as it stands.
@@ -78,6 +82,24 @@ public record Instrument(
         Map<Position, StringSpec> specs = new EnumMap<>(Position.class);
         strings.forEach(string -> specs.put(string.position(), string.kind().spec()));
         return specs;
+    }
+
+    /**
+     * Its strings, drawn.
+     *
+     * @param state in which state each is shown: on, settling or off
+     */
+    public Strands drawn(Function<StringOn, String> state) {
+        Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
+        strings.forEach(string -> strands.put(string.position(), string.strand(state.apply(string))));
+        return Strands.of(setUp, strands);
+    }
+
+    /** {@return what its strings put on its feet; empty where one is missing} */
+    public Optional<FeetLoad> load() {
+        return fullyStrung()
+                ? Optional.of(new InstrumentLoad(setUp, setUp.tensionsN(specs())).fullyStrung())
+                : Optional.empty();
     }
 
     /** {@return the string that most wants changing} */

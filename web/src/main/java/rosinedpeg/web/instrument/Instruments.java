@@ -43,8 +43,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
-import rosinedpeg.core.wear.DiaryHours;
-import rosinedpeg.core.wear.PlayingTime;
+import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.drawer.KindWords;
 import rosinedpeg.web.drawer.StringKind;
@@ -661,10 +660,7 @@ public class Instruments implements LogSource {
      * @param zone where a week begins on Monday
      */
     private record Reckoning(
-            Map<UUID, StringKind> kinds,
-            List<PlayingTime.Holiday> holidays,
-            Map<UUID, List<DiaryHours.Date>> played,
-            ZoneId zone) {
+            Map<UUID, StringKind> kinds, List<Span> holidays, Map<UUID, List<Span>> played, ZoneId zone) {
 
         StringOn.Playing of(Listed one) {
             return new StringOn.Playing(

@@ -1,5 +1,7 @@
 package rosinedpeg.web.instrument;
 
+import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 
@@ -14,4 +16,20 @@ public interface LogSource {
      * @return the entries, in any order
      */
     List<LogEntry> log(UUID instrumentId, int newest);
+
+    /**
+     * What several recorded of an instrument.
+     *
+     * @param sources those
+     * @param instrumentId the instrument
+     * @param newest how many of the latest entries are wanted
+     * @return no more than those, the latest first
+     */
+    static List<LogEntry> latest(Collection<LogSource> sources, UUID instrumentId, int newest) {
+        return sources.stream()
+                .flatMap(source -> source.log(instrumentId, newest).stream())
+                .sorted(Comparator.comparing(LogEntry::at).reversed())
+                .limit(newest)
+                .toList();
+    }
 }

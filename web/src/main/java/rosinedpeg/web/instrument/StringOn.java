@@ -15,6 +15,7 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.DiaryHours;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.PlayingTime;
+import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
@@ -57,12 +58,7 @@ public record StringOn(
      * @param dates when it is played, by the dates that name it
      * @param zone where a week begins on Monday
      */
-    record Playing(
-            double hoursPerWeek,
-            Demand demand,
-            List<PlayingTime.Holiday> holidays,
-            List<DiaryHours.Date> dates,
-            ZoneId zone) {}
+    record Playing(double hoursPerWeek, Demand demand, List<Span> holidays, List<Span> dates, ZoneId zone) {}
 
     static StringOn of(FittedNow fitted, StringKind kind, Playing playing, Instant now) {
         double hoursPerWeek = playing.hoursPerWeek();

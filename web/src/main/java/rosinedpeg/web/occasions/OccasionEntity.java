@@ -13,6 +13,7 @@ import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.dates.OccasionKind;
+import rosinedpeg.core.wear.Span;
 
 /** A date the workshop keeps. */
 @Entity
@@ -60,6 +61,10 @@ class OccasionEntity {
 
     Instant beginsAt() {
         return beginsAt;
+    }
+
+    Span span() {
+        return new Span(beginsAt, endsAt);
     }
 
     Occasion view(Set<UUID> instruments) {

@@ -26,8 +26,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.OccasionKind;
-import rosinedpeg.core.wear.DiaryHours;
-import rosinedpeg.core.wear.PlayingTime;
+import rosinedpeg.core.wear.Span;
 import rosinedpeg.web.platform.NotFoundException;
 
 /** The dates the workshop keeps. */
@@ -84,9 +83,9 @@ public class Occasions {
     }
 
     /** {@return when nobody played, or will not, the earliest first} */
-    public List<PlayingTime.Holiday> holidays() {
-        return views(occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST)).stream()
-                .map(one -> new PlayingTime.Holiday(one.beginsAt(), one.what().endsAt()))
+    public List<Span> holidays() {
+        return occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST).stream()
+                .map(OccasionEntity::span)
                 .toList();
     }
 
@@ -105,15 +104,14 @@ public class Occasions {
      * @param since what was over by then is left out
      * @return the dates of each that has any, the earliest first
      */
-    public Map<UUID, List<DiaryHours.Date>> played(Collection<UUID> instrumentIds, Instant since) {
+    public Map<UUID, List<Span>> played(Collection<UUID> instrumentIds, Instant since) {
         return instrumentIds.isEmpty()
                 ? Map.of()
                 : playing.played(instrumentIds, since, PLAYED).stream()
                         .collect(Collectors.groupingBy(
                                 OccasionInstrumentRepository.PlayedOn::getInstrumentId,
                                 Collectors.mapping(
-                                        one -> new DiaryHours.Date(one.getBeginsAt(), one.getEndsAt()),
-                                        Collectors.toList())));
+                                        one -> new Span(one.getBeginsAt(), one.getEndsAt()), Collectors.toList())));
     }
 
     private List<Occasion> views(List<OccasionEntity> entities) {

@@ -4,7 +4,6 @@ import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.Step;
@@ -19,7 +18,7 @@ import rosinedpeg.web.platform.Paper;
 @Component
 class BenchCard {
 
-    /** The ways to set it, roomy ones first: the first whose sheet is not overfull is taken. */
+    /** The ways to set it, roomy ones first. */
     private static final List<Setting> SETTINGS = List.of(
             new Setting(1, 11.5, 0.3),
             new Setting(1, 10.5, 0.3),
@@ -41,11 +40,7 @@ class BenchCard {
     }
 
     /** How many columns of steps, how large the type, and how much room above and below a step, in its own size. */
-    private record Setting(int columns, double sizePt, double roomEm) {
-        boolean last() {
-            return equals(SETTINGS.get(SETTINGS.size() - 1));
-        }
-    }
+    private record Setting(int columns, double sizePt, double roomEm) {}
 
     /**
      * Makes the card.
@@ -58,23 +53,20 @@ class BenchCard {
         Course course = page.course()
                 .orElseThrow(() ->
                         new NotFoundException("plan for " + page.instrument().id()));
-        for (Setting setting : SETTINGS) {
-            Sheet sheet = new Sheet(
-                    page.instrument(),
-                    page.beforehand(),
-                    course,
-                    page.now(),
-                    CurrentWorkshop.zone(),
-                    palette.colours(),
-                    setting.sizePt(),
-                    setting.roomEm(),
-                    columns(course.plan().steps(), setting.columns()));
-            Optional<byte[]> set = paper.set("plan/sheet", sheet, setting.last());
-            if (set.isPresent()) {
-                return Paper.answer(page.instrument().name(), set.get());
-            }
-        }
-        throw new IllegalStateException("the last setting is always taken");
+        byte[] card = paper.oneSheet(
+                "plan/sheet",
+                SETTINGS,
+                setting -> new Sheet(
+                        page.instrument(),
+                        page.beforehand(),
+                        course,
+                        page.now(),
+                        CurrentWorkshop.zone(),
+                        palette.colours(),
+                        setting.sizePt(),
+                        setting.roomEm(),
+                        columns(course.plan().steps(), setting.columns())));
+        return Paper.answer(page.instrument().name(), card);
     }
 
     /**

@@ -12,8 +12,10 @@ import java.io.InputStream;
 import java.io.OutputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import org.springframework.context.ApplicationContext;
 import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.core.io.ClassPathResource;
@@ -49,11 +51,22 @@ public class Paper {
      * Sets one sheet.
      *
      * @param template the template
-     * @param sheet what it shows, which it knows by the name {@code sheet}
-     * @param onSeveralSheets whether it may take more than one
-     * @return the PDF; empty when it takes more than one sheet and may not
+     * @param settings the ways to set it, roomy ones first: the first in which one sheet is enough is taken, or else the last
+     * @param sheet what it shows when it is set so, which the template knows by the name {@code sheet}
+     * @return the PDF
      */
-    public Optional<byte[]> set(String template, Object sheet, boolean onSeveralSheets) {
+    public <S> byte[] oneSheet(String template, List<S> settings, Function<S, ?> sheet) {
+        for (S setting : settings.subList(0, settings.size() - 1)) {
+            Optional<byte[]> set = set(template, sheet.apply(setting), false);
+            if (set.isPresent()) {
+                return set.get();
+            }
+        }
+        return set(template, sheet.apply(settings.get(settings.size() - 1)), true)
+                .orElseThrow();
+    }
+
+    private Optional<byte[]> set(String template, Object sheet, boolean onSeveralSheets) {
         Context context = new Context(LocaleContextHolder.getLocale(), Map.of("sheet", sheet));
         context.setVariable(
                 ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,

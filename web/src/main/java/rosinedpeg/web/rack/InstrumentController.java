@@ -5,7 +5,6 @@ import static java.util.Objects.requireNonNull;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,7 +22,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.finding.Finding;
-import rosinedpeg.core.load.InstrumentLoad;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -34,7 +32,6 @@ import rosinedpeg.web.drawing.BridgeDrawing;
 import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.drawing.MeasureDrawing;
 import rosinedpeg.web.drawing.PegboxDrawing;
-import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.drawing.TailpieceDrawing;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.FindingWords;
@@ -141,7 +138,7 @@ class InstrumentController {
                 new InstrumentPage(
                         instrument,
                         pictures.keptAt(id),
-                        strands(instrument),
+                        instrument.drawn(string -> "on"),
                         MeasuredArea.of(instrument.setUp()),
                         found(instrument),
                         looks(instrument),
@@ -152,12 +149,7 @@ class InstrumentController {
                         aftercare.lastCare(id),
                         UUID.randomUUID(),
                         clock.instant(),
-                        instrument.fullyStrung()
-                                ? Optional.of(new InstrumentLoad(
-                                                instrument.setUp(),
-                                                instrument.setUp().tensionsN(instrument.specs()))
-                                        .fullyStrung())
-                                : Optional.empty()),
+                        instrument.load()),
                 model);
         return "rack/instrument";
     }
@@ -193,12 +185,6 @@ class InstrumentController {
                 .ifPresent(on ->
                         looks.put("fit", FitDrawing.of(setUp, on.kind().spec()).tail()));
         return looks;
-    }
-
-    private static Strands strands(Instrument instrument) {
-        Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
-        instrument.strings().forEach(string -> strands.put(string.position(), string.strand("on")));
-        return Strands.of(instrument.setUp(), strands);
     }
 
     /**

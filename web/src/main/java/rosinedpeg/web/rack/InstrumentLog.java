@@ -1,7 +1,6 @@
 package rosinedpeg.web.rack;
 
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import rosinedpeg.web.instrument.LogEntry;
@@ -25,11 +24,8 @@ record InstrumentLog(List<LogEntry> entries, boolean continued, int next, boolea
     static InstrumentLog of(Collection<LogSource> sources, UUID instrumentId, int after) {
         int from = Math.max(0, Math.min(after, FURTHEST));
         int next = from + ListPage.MOST;
-        List<LogEntry> latest = sources.stream()
-                .flatMap(source -> source.log(instrumentId, next + 1).stream())
-                .sorted(Comparator.comparing(LogEntry::at).reversed())
+        List<LogEntry> latest = LogSource.latest(sources, instrumentId, next + 1).stream()
                 .skip(from)
-                .limit(ListPage.MOST + 1L)
                 .toList();
         boolean more = latest.size() > ListPage.MOST;
         return new InstrumentLog(more ? latest.subList(0, ListPage.MOST) : latest, from > 0, next, more);

@@ -21,7 +21,7 @@ import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.settling.Steadiness;
-import rosinedpeg.core.wear.DiaryHours;
+import rosinedpeg.core.wear.Span;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.OpenRuns;
 import rosinedpeg.web.bench.Run;
@@ -161,7 +161,7 @@ public class Rack {
         Map<UUID, List<SettlingString>> settling = settling(standings.values());
         Set<UUID> onBench = benches.onBench(ids);
         Set<UUID> referred = notes.referred(ids);
-        Map<UUID, List<DiaryHours.Date>> played = occasions.played(ids, now);
+        Map<UUID, List<Span>> played = occasions.played(ids, now);
         for (RackPlaceEntity place : outdated) {
             UUID id = place.instrumentId();
             List<SettlingString> young = settling.getOrDefault(id, List.of());
@@ -179,14 +179,13 @@ public class Rack {
     }
 
     /** When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds, or was played. */
-    private static Instant until(
-            Standing instrument, List<SettlingString> settling, List<DiaryHours.Date> played, Instant now) {
+    private static Instant until(Standing instrument, List<SettlingString> settling, List<Span> played, Instant now) {
         return Stream.of(
                         instrument.strings().stream()
                                 .map(string -> string.stateUntil(now))
                                 .flatMap(Optional::stream),
                         settling.stream().map(string -> string.steadyAt(Steadiness.CONCERT)),
-                        played.stream().map(DiaryHours.Date::until).limit(1))
+                        played.stream().map(Span::until).limit(1))
                 .flatMap(Function.identity())
                 .filter(moment -> moment.isAfter(now))
                 .min(Instant::compareTo)

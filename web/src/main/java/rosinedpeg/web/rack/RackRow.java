@@ -1,13 +1,10 @@
 package rosinedpeg.web.rack;
 
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Quantity;
-import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Run;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.findings.Referral;
@@ -54,14 +51,11 @@ record RackRow(
     }
 
     private static Strands strands(Instrument instrument, Optional<Run> run, List<SettlingString> settling) {
-        Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
-        for (StringOn string : instrument.strings()) {
+        return instrument.drawn(string -> {
             boolean off = run.isPresent() && run.get().off().contains(string.position());
             boolean settles = settling.stream().anyMatch(s -> s.fittedId().equals(string.fittedId()));
-            String state = off ? "off" : settles ? "settling" : "on";
-            strands.put(string.position(), string.strand(state));
-        }
-        return Strands.of(instrument.setUp(), strands);
+            return off ? "off" : settles ? "settling" : "on";
+        });
     }
 
     /** {@return the string this is about} */
