@@ -170,6 +170,7 @@ class CrawlIT extends InRequests {
                 ReferenceA.STANDARD,
                 openStrings,
                 List.of(tailEnds),
+                false,
                 family.usualPegs(),
                 5,
                 Demand.STUDY));

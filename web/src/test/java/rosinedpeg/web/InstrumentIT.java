@@ -193,6 +193,23 @@ class InstrumentIT extends RunningApplication {
         return result.getResponse().getContentAsString();
     }
 
+    /** A tailpiece with four tuners of its own is chosen at once, and every page knows it. */
+    @Test
+    void hangsOnWhatWasChosen() throws Exception {
+        SignedIn keeper = stranger();
+        Map<String, String> form = Map.of(
+                "name", "School cello", "size", "CELLO 3/4", "otherTuners", "FORK_TUNER", "tunersBuiltIn", "true");
+        assertThat(post(keeper, "/instruments/new", form)).hasStatus(302);
+        Map<String, Object> kept = database.sql(
+                        "select id, tail_ends::text, tuners_built_in from instrument" + " where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query()
+                .singleRow();
+        assertThat(kept)
+                .containsEntry("tail_ends", "{FORK_TUNER,FORK_TUNER,FORK_TUNER,FORK_TUNER}")
+                .containsEntry("tuners_built_in", true);
+    }
+
     @Test
     void workForARepairerIsOnTheRackUntilItIsSeenTo() throws Exception {
         UUID cello = instrument("Pit 9 cello");

@@ -159,6 +159,7 @@ class SchemaIT extends RunningApplication {
                 ReferenceA.STANDARD,
                 Family.VIOLIN.openStrings(),
                 Collections.nCopies(4, TailEnd.SLOT),
+                false,
                 PegKind.TAPERED_WOOD,
                 5,
                 Demand.STUDY);

@@ -264,6 +264,7 @@ class LanternQuay implements ApplicationRunner {
                 new ReferenceA(demand == Demand.LOAN ? 440 : 442),
                 family.openStrings(),
                 List.of(firstTuner, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                false,
                 family.usualPegs(),
                 hoursPerWeek,
                 demand));
@@ -279,6 +280,7 @@ class LanternQuay implements ApplicationRunner {
                 new ReferenceA(442),
                 openStrings,
                 List.of(TailEnd.FORK_TUNER, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT, TailEnd.SLOT),
+                false,
                 PegKind.TAPERED_WOOD,
                 8,
                 Demand.CONCERT));

@@ -124,6 +124,7 @@ class InstrumentEntity {
                 new ArrayList<>(wanted.openStrings().stream().map(Pitch::midi).toList());
         this.tailEnds =
                 new ArrayList<>(wanted.tailEnds().stream().map(Enum::name).toList());
+        this.tunersBuiltIn = wanted.tunersBuiltIn();
         this.pegKind = wanted.pegKind();
         this.hoursPerWeek = wanted.hoursPerWeek();
         this.demand = wanted.demand();

@@ -17,6 +17,7 @@ import rosinedpeg.core.wear.Demand;
  * @param referenceA what it is tuned to
  * @param openStrings the pitches of its strings, I first, four or five
  * @param tailEnds what each string is hung on, I first
+ * @param tunersBuiltIn whether fine tuners are part of the tailpiece
  * @param pegKind what its strings are wound on
  * @param hoursPerWeek how much it is played, 0 to 168 h a week
  * @param demand how fresh its strings are wanted
@@ -28,6 +29,7 @@ public record NewInstrument(
         ReferenceA referenceA,
         List<Pitch> openStrings,
         List<TailEnd> tailEnds,
+        boolean tunersBuiltIn,
         PegKind pegKind,
         double hoursPerWeek,
         Demand demand) {}

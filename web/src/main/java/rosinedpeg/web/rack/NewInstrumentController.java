@@ -129,7 +129,8 @@ class NewInstrumentController {
                 form.leftHanded(),
                 referenceA.orElseThrow(),
                 openStrings,
-                tailEnds(form.firstTuner(), openStrings.size()),
+                tailEnds(form, openStrings.size()),
+                form.tunersBuiltIn(),
                 pegs(form, size.orElseThrow()),
                 hours.orElseThrow(),
                 form.demand());
@@ -192,9 +193,9 @@ class NewInstrumentController {
         return form.pegs() == null ? size.family().usualPegs() : form.pegs();
     }
 
-    private static List<TailEnd> tailEnds(TailEnd first, int strings) {
-        List<TailEnd> tailEnds = new ArrayList<>(Collections.nCopies(strings, TailEnd.SLOT));
-        tailEnds.set(0, first);
+    private static List<TailEnd> tailEnds(InstrumentForm form, int strings) {
+        List<TailEnd> tailEnds = new ArrayList<>(Collections.nCopies(strings, form.otherTuners()));
+        tailEnds.set(0, form.firstTuner());
         return tailEnds;
     }
 
@@ -245,6 +246,8 @@ class NewInstrumentController {
      * @param tuning its open strings, as typed; empty for the usual ones
      * @param pegs what it is wound on, where it is not what is usual in its family
      * @param firstTuner what I hangs on
+     * @param otherTuners what the other strings hang on
+     * @param tunersBuiltIn whether fine tuners are part of the tailpiece
      * @param strung what is on it: UNKNOWN, LATER, or the core of its set
      * @param ownSet a string of the set from the drawer that is on it
      * @param length its vibrating length, as typed; empty when it was not measured
@@ -260,6 +263,8 @@ class NewInstrumentController {
             String tuning,
             PegKind pegs,
             TailEnd firstTuner,
+            TailEnd otherTuners,
+            Boolean tunersBuiltIn,
             String strung,
             @Nullable UUID ownSet,
             String length,
@@ -276,6 +281,8 @@ class NewInstrumentController {
                     referenceA == null ? Say.number(CurrentWorkshop.referenceA().hertz(), 0) : referenceA;
             tuning = tuning == null ? "" : tuning;
             firstTuner = firstTuner == null ? TailEnd.FORK_TUNER : firstTuner;
+            otherTuners = otherTuners == null ? TailEnd.SLOT : otherTuners;
+            tunersBuiltIn = Boolean.TRUE.equals(tunersBuiltIn);
             strung = strung == null ? UNKNOWN : strung;
             length = length == null ? "" : length;
             since = since == null ? "" : since;
@@ -290,7 +297,7 @@ class NewInstrumentController {
      * @param sizes what there are
      * @param pegKinds what strings can be wound on
      * @param demands how fresh they can have to be
-     * @param tailEnds what I can hang on
+     * @param tailEnds what strings can hang on
      * @param cores what sets for it are made of
      * @param ownSets one string of each set in the drawer
      * @param setUp what is chosen so far
