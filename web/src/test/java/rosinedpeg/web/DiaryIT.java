@@ -344,6 +344,10 @@ class DiaryIT extends InRequests {
         assertThat(hours(string)).as("of nobody in particular").isCloseTo(before, within(0.1));
         post(keeper, "/diary/" + first("Recital") + "/remove");
         assertThat(begins("Recital")).isEmpty();
+        post(keeper, "/instruments/" + spare + "/retire");
+        assertThat(enter("CONCERT", "Matinee", today.minusDays(3), "played", "Spare viola"))
+                .as("a date that names one that has left the rack since can still be put right")
+                .hasStatus(302);
     }
 
     private int outdated() throws Exception {

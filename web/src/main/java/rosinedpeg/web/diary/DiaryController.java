@@ -73,7 +73,8 @@ class DiaryController {
                         !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
                         occasions.toCome().isEmpty(),
                         shown.more(),
-                        Weeks.MOST),
+                        Weeks.MOST,
+                        Weeks.FEW),
                 model);
         return "diary/weeks";
     }
@@ -84,7 +85,7 @@ class DiaryController {
     String day(@PathVariable LocalDate day, Model model) {
         ZoneId zone = CurrentWorkshop.zone();
         Day shown = weeks.day(within(day, weeks.today(zone)), zone);
-        Page.lay(new DayPage(shown, weeks.names(shown.played())), model);
+        Page.lay(new DayPage(shown, weeks.names(shown.played()), Integer.MAX_VALUE), model);
         return "diary/day";
     }
 
@@ -207,6 +208,7 @@ class DiaryController {
      * @param nothingToCome whether nothing is to be played
      * @param more whether more follows than is told
      * @param most of how many instruments it is told at most
+     * @param few of how many each sort is told for a day; the rest stands on its own sheet
      */
     record DiaryPage(
             List<Week> weeks,
@@ -217,15 +219,17 @@ class DiaryController {
             boolean atToday,
             boolean nothingToCome,
             boolean more,
-            int most) {}
+            int most,
+            int few) {}
 
     /**
      * One day.
      *
      * @param day the day
      * @param names what the instruments are called that are named in it
+     * @param most of how many each sort is told: of all
      */
-    record DayPage(Day day, Map<UUID, String> names) {}
+    record DayPage(Day day, Map<UUID, String> names, int most) {}
 
     /**
      * A date, or an empty form for one.

@@ -62,9 +62,10 @@ class DiaryWords {
                 told.strings().size());
     }
 
-    /** {@return lines for what follows, one for each} */
-    public List<ToldLine> lines(List<Told> told, ZoneId zone) {
+    /** {@return lines for what follows, one for each, and no more than so many} */
+    public List<ToldLine> lines(List<Told> told, int most, ZoneId zone) {
         return told.stream()
+                .limit(most)
                 .map(one -> new ToldLine(
                         one.address(),
                         one.instrument(),

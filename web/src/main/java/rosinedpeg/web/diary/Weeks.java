@@ -52,6 +52,8 @@ class Weeks {
     static final int SHOWN = 4;
     /** Of every sort of work at most so much is told. */
     static final int MOST = 60;
+    /** So much of every sort is told for one day where several weeks are shown; the day's own sheet tells the rest. */
+    static final int FEW = 8;
 
     private static final int DAYS = 7;
     /** A string that holds most likely may still not, nine times in ten, so long after it went on. */

@@ -2,6 +2,7 @@ package rosinedpeg.web.instrument;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
@@ -25,6 +26,8 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
             + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.retiredAt is null"
             + " and substring(lower(one.name), 1, length(:beginning)) = :beginning order by one.name")
     List<Listed> beginning(String beginning, Limit most);
+
+    Optional<InstrumentEntity> findFirstByNameIgnoreCase(String name);
 
     boolean existsByNameIgnoreCase(String name);
 

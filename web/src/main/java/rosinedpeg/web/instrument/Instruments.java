@@ -412,20 +412,23 @@ public class Instruments implements LogSource {
     }
 
     /**
-     * The instruments on the rack that somebody means.
+     * The instruments that somebody means.
      *
-     * @param name the name of one, or how the names of several begin, whatever their case
+     * @param name the name of one, on the rack or not, or how the names of several on the rack begin, whatever their case
      * @param most no more than so many
      * @return their ids: the one that is called so, or else all whose names begin so
      */
     public Set<UUID> meant(String name, int most) {
-        String wanted = name.strip().toLowerCase(Locale.ROOT);
-        List<Listed> beginning = wanted.isEmpty() ? List.of() : instruments.beginning(wanted, Limit.of(most));
-        return beginning.stream()
-                .filter(one -> one.name().toLowerCase(Locale.ROOT).equals(wanted))
-                .findFirst()
+        String wanted = name.strip();
+        if (wanted.isEmpty()) {
+            return Set.of();
+        }
+        return instruments
+                .findFirstByNameIgnoreCase(wanted)
                 .map(one -> Set.of(one.id()))
-                .orElseGet(() -> beginning.stream().map(Listed::id).collect(Collectors.toSet()));
+                .orElseGet(() -> instruments.beginning(wanted.toLowerCase(Locale.ROOT), Limit.of(most)).stream()
+                        .map(Listed::id)
+                        .collect(Collectors.toSet()));
     }
 
     /** {@return what some instruments are called, by their ids} */

@@ -1,18 +1,21 @@
 package rosinedpeg.web.plan;
 
+import static java.util.stream.Collectors.joining;
+
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Passage;
 import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.web.bench.StepWords;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 import rosinedpeg.web.working.WorkingAddresses;
 
-/** Puts the steps of a plan into lines. In templates: {@code @lines}. */
+/** Puts the steps of a plan, and the ways of working it is held against, into lines. In templates: {@code @lines}. */
 @Component("lines")
 class StepLines {
 
@@ -41,6 +44,41 @@ class StepLines {
         return passage.steps().stream()
                 .map(step -> line(instrument, plan, step, whole))
                 .toList();
+    }
+
+    /**
+     * The lines of the ways of working that lead, or of the others.
+     *
+     * @param instrument the instrument they are for
+     * @param ways all of them
+     * @param leading which
+     * @return one line for each
+     */
+    public List<ComparedLine> compared(UUID instrument, List<Compared> ways, boolean leading) {
+        return ways.stream()
+                .filter(way -> way.leading() == leading)
+                .map(way -> compared(instrument, way))
+                .toList();
+    }
+
+    private ComparedLine compared(UUID instrument, Compared way) {
+        ChangePlan plan = way.plan();
+        Step thinnest = plan.thinnest();
+        return new ComparedLine(
+                words.say("school.off." + way.off()),
+                way.begins().stream()
+                        .map(begin -> words.say("school.begin." + begin))
+                        .collect(joining(", ")),
+                way.mine(),
+                plan.order().stream().map(Position::name).collect(joining(" ")),
+                plan.refused() ? "stop" : say.style(thinnest.bandAfter()),
+                plan.refused()
+                        ? words.say("plan.comparison.refused", Say.percent(plan.leastTreble()))
+                        : say.share(plan.leastTreble()),
+                workings.treble(instrument, thinnest.tensionsAfterN(), plan.tensionsBeforeN()),
+                plan.setAsides(),
+                words.say("plan.minutes.about", Say.number(plan.minutes(), 0)),
+                workings.time(instrument, plan));
     }
 
     private StepLine line(UUID instrument, ChangePlan plan, Step step, String whole) {

@@ -8,6 +8,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.SetUp;
@@ -37,8 +38,69 @@ class RackWords {
         this.clock = clock;
     }
 
+    /** {@return lines for some rows, one for each} */
+    public List<RackLine> lines(List<RackRow> rows, ZoneId zone) {
+        return rows.stream().map(row -> line(row, zone)).toList();
+    }
+
+    private RackLine line(RackRow row, ZoneId zone) {
+        Figure length = row.vibratingLength();
+        String working = working(row);
+        // The figure stands in the state where strings are due, and else in the reason.
+        boolean inState = row.need() == Need.DUE;
+        return new RackLine(
+                row.instrument().id(),
+                row.instrument().name(),
+                row.instrument().setUp().size().code(),
+                say.mm(length.value(), 0),
+                words.say("origin." + length.origin()),
+                row.strands(),
+                strands(row),
+                style(row.need()),
+                state(row),
+                inState ? working : null,
+                reason(row, zone),
+                inState ? null : working,
+                action(row),
+                actionAddress(row),
+                row.need() == Need.ON_BENCH);
+    }
+
+    private static String style(Need need) {
+        return switch (need) {
+            case ON_BENCH -> "bench";
+            case UNREADABLE, REFERRED, CHANGE_NOW -> "stop";
+            case DUE, AGE_UNKNOWN, SOON -> "watch";
+            case SETTLING -> "settling";
+            case GOOD -> "good";
+            case NO_STRINGS -> "none";
+        };
+    }
+
+    private String action(RackRow row) {
+        return switch (row.need()) {
+            case ON_BENCH -> words.say("rack.goOn");
+            case SETTLING -> words.say("rack.read");
+            case CHANGE_NOW, DUE, AGE_UNKNOWN, SOON ->
+                row.instrument().fullyStrung() ? words.say("rack.plan", due(row)) : words.say("rack.open");
+            case UNREADABLE, REFERRED, GOOD, NO_STRINGS -> words.say("rack.open");
+        };
+    }
+
+    private static String actionAddress(RackRow row) {
+        String instrument = "/instruments/" + row.instrument().id();
+        return switch (row.need()) {
+            case ON_BENCH -> "/bench/" + row.run().orElseThrow().id();
+            case UNREADABLE -> "/bench/" + row.unreadable().orElseThrow();
+            case SETTLING -> "/settling/" + row.string().fittedId();
+            case CHANGE_NOW, DUE, AGE_UNKNOWN, SOON ->
+                row.instrument().fullyStrung() ? instrument + "/plan" : instrument;
+            case REFERRED, GOOD, NO_STRINGS -> instrument;
+        };
+    }
+
     /** {@return how the instrument stands, in a few words} */
-    public String state(RackRow row) {
+    private String state(RackRow row) {
         return switch (row.need()) {
             case ON_BENCH ->
                 row.run().orElseThrow().off().isEmpty()
@@ -72,7 +134,7 @@ class RackWords {
     }
 
     /** {@return the figure or the day that rests on} */
-    public String reason(RackRow row, ZoneId zone) {
+    private String reason(RackRow row, ZoneId zone) {
         String key = "rack." + row.need() + ".reason";
         return switch (row.need()) {
             case ON_BENCH ->
@@ -108,7 +170,7 @@ class RackWords {
     }
 
     /** {@return where the working of that figure is shown, if it rests on one} */
-    public @Nullable String working(RackRow row) {
+    private @Nullable String working(RackRow row) {
         UUID id = row.instrument().id();
         return switch (row.need()) {
             case ON_BENCH ->
@@ -146,7 +208,7 @@ class RackWords {
     }
 
     /** {@return the strings that want changing, for the button} */
-    public String due(RackRow row) {
+    private String due(RackRow row) {
         WearState least = !row.string().state().isDue() ? row.string().state() : WearState.AGE_UNKNOWN;
         return positions(row.instrument().strings().stream()
                 .filter(string -> string.state().compareTo(least) >= 0)
@@ -154,7 +216,7 @@ class RackWords {
     }
 
     /** {@return what the drawing shows, for those who do not see it} */
-    public String strands(RackRow row) {
+    private String strands(RackRow row) {
         return row.instrument().strings().stream()
                 .map(string -> {
                     if (row.run().isPresent() && row.run().get().off().contains(string.position())) {
