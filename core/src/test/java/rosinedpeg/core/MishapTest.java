@@ -1,5 +1,6 @@
 package rosinedpeg.core;
 
+import static java.util.stream.Collectors.joining;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -22,6 +23,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.PacketUse;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.plan.Amendment;
 import rosinedpeg.core.plan.ChangePlan;
@@ -380,5 +382,29 @@ class MishapTest {
                 .as((what, which) -> new int[] {what, which})
                 .list()
                 .ofMaxSize(45);
+    }
+
+    /** A string put on anew from its packet is the same; one that broke was a packet, unless it was an old one. */
+    @ParameterizedTest
+    @CsvSource({
+        "STRING_BROKE, III, LET_DOWN, 1, III=1/0",
+        "STRING_BROKE, III, BRING_UP, 1, III=2/1",
+        "STRING_BROKE, III, BRING_UP, 2, III=2/2",
+        "STRING_BROKE, II, BRING_UP, 1, II=1/0 III=1/0",
+        "TIP_PULLED_OUT, III, BRING_UP, 2, III=1/0",
+        "WRONG_STRING, III, BRING_UP, 1, III=1/0",
+        "PEG_STUCK, II, BRING_UP, 1, III=1/0",
+    })
+    void countsThePacketsItTakes(Kind kind, Position string, StepKind at, int times, String uses) {
+        Run run = new Run(change(Family.VIOLIN));
+        for (int time = 0; time < times; time++) {
+            run.pressTo(at, Position.III);
+            run.goesWrong(new Mishap(kind, string, kind == Kind.STRING_BROKE ? BreakPlace.PEG : null));
+        }
+        assertThat(PacketUse.of(run.state().plan()).entrySet().stream()
+                        .map(use -> use.getKey() + "=" + use.getValue().taken() + "/"
+                                + use.getValue().broken())
+                        .collect(joining(" ")))
+                .isEqualTo(uses);
     }
 }

@@ -5,9 +5,9 @@ import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
-import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogSource;
+import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.ListPage;
 
 /** Reads once, as the pages will, whatever came in from elsewhere, before it is kept. */

@@ -34,8 +34,6 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.web.aftercare.Aftercare;
-import rosinedpeg.web.drawer.StringKind;
-import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.PegboxDrawing;
@@ -44,6 +42,8 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.listen.Tuner;
 import rosinedpeg.web.working.StepWorkings;
 

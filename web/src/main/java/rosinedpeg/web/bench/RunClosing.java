@@ -26,11 +26,11 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.RunEntity.Outcome;
-import rosinedpeg.web.drawer.StringKind;
-import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** What a run that is over makes of the instrument's record: strings, notes, what is owed, what was learned. */

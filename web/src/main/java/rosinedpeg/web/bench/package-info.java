@@ -8,7 +8,7 @@
         allowedDependencies = {
             "platform",
             "instrument",
-            "drawer",
+            "kinds",
             "drawing",
             "listen",
             "findings",

@@ -27,8 +27,8 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.usual.StringMake;
 import rosinedpeg.core.usual.UsualString;
-import rosinedpeg.web.drawer.StringKind;
-import rosinedpeg.web.drawer.StringKinds;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
 
 /** The strings of two makers that do not exist, each cut for the instrument it is for. */
 @Component

@@ -6,7 +6,7 @@
         allowedDependencies = {
             "platform",
             "account",
-            "drawer",
+            "kinds",
             "instrument",
             "bench",
             "settling",

@@ -7,7 +7,7 @@
             "platform",
             "occasions",
             "instrument",
-            "drawer",
+            "kinds",
             "drawing",
             "settling",
             "aftercare",

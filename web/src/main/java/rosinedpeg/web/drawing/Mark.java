@@ -1,13 +1,40 @@
 package rosinedpeg.web.drawing;
 
-/** One thing in a drawing. Its state completes a style class. */
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.util.HtmlUtils;
+
+/** One thing in a drawing, written as SVG by itself: a page has hundreds of them. Its state is a style class. */
 public sealed interface Mark {
 
     /** {@return its style class} */
     String state();
 
     /** {@return the SVG element it becomes} */
-    String element();
+    String svg();
+
+    /** {@return the beginning of an element: its name, its class, and of its attributes those that have a value} */
+    private static String element(String name, String state, @Nullable Object... attributes) {
+        StringBuilder begun = new StringBuilder("<").append(name);
+        attribute(begun, "class", state);
+        for (int i = 0; i < attributes.length; i += 2) {
+            attribute(begun, String.valueOf(attributes[i]), attributes[i + 1]);
+        }
+        return begun.toString();
+    }
+
+    private static void attribute(StringBuilder element, String name, @Nullable Object value) {
+        if (value != null) {
+            element.append(' ')
+                    .append(name)
+                    .append("=\"")
+                    .append(escaped(value.toString()))
+                    .append('"');
+        }
+    }
+
+    private static String escaped(String text) {
+        return HtmlUtils.htmlEscape(text, "UTF-8");
+    }
 
     private static double rounded(double value) {
         return Math.round(value * 1000) / 1000.0;
@@ -22,8 +49,8 @@ public sealed interface Mark {
         }
 
         @Override
-        public String element() {
-            return "path";
+        public String svg() {
+            return element("path", state, "d", path, "stroke-width", width > 0 ? width : null) + "/>";
         }
     }
 
@@ -38,8 +65,8 @@ public sealed interface Mark {
         }
 
         @Override
-        public String element() {
-            return "circle";
+        public String svg() {
+            return element("circle", state, "cx", x, "cy", y, "r", radius) + "/>";
         }
     }
 
@@ -54,8 +81,9 @@ public sealed interface Mark {
         }
 
         @Override
-        public String element() {
-            return "text";
+        public String svg() {
+            return element("text", state, "x", x, "y", y, "font-size", size, "text-anchor", anchor) + ">"
+                    + escaped(text) + "</text>";
         }
     }
 }

@@ -9,6 +9,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -52,6 +55,7 @@ public record Strands(
     private static final double SHAFT = 2.4;
 
     private static final double HEAD = 5.6;
+    private static final double FRAYED = 1.15;
 
     /**
      * Draws an instrument.
@@ -131,6 +135,23 @@ public record Strands(
                 pegs,
                 lines,
                 whiskers.toString());
+    }
+
+    /** {@return what is drawn, as SVG: the wood, then what is wound and stretched on it} */
+    public String svg() {
+        Stream<Stroke> wood = Stream.of(new Stroke(pegbox, 0, "wood"), new Stroke(scroll, 0, "curl"));
+        Stream<Stroke> over = Stream.of(
+                new Stroke(fingerboard, 0, "ebony"),
+                new Stroke(tailpiece, 0, "ebony"),
+                new Stroke(nut, 0, "bone"),
+                new Stroke(bridge, 0, "wood"));
+        Stream<Stroke> stretched =
+                strings.stream().map(string -> new Stroke(string.path(), string.width(), "string " + string.state()));
+        Stream<Stroke> loose = fraying.isEmpty() ? Stream.of() : Stream.of(new Stroke(fraying, FRAYED, "fray"));
+        return Stream.of(wood, pegs.stream(), over, stretched, loose)
+                .flatMap(Function.identity())
+                .map(stroke -> new Mark.Path(stroke.path(), stroke.width(), stroke.state()).svg())
+                .collect(Collectors.joining());
     }
 
     /** A peg or machine, its shaft across the pegbox; never so small that it cannot be told what it is. */

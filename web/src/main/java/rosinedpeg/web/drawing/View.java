@@ -1,6 +1,7 @@
 package rosinedpeg.web.drawing;
 
 import java.util.List;
+import java.util.stream.Collectors;
 
 /**
  * A drawing in its own units, mostly millimetres, y downwards.
@@ -16,6 +17,11 @@ public record View(double x, double y, double width, double height, List<Mark> m
     /** Copies the marks. */
     public View {
         marks = List.copyOf(marks);
+    }
+
+    /** {@return what is drawn, as SVG} */
+    public String svg() {
+        return marks.stream().map(Mark::svg).collect(Collectors.joining());
     }
 
     /** {@return the view box} */

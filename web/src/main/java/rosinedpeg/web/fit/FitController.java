@@ -19,13 +19,13 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.Turns;
-import rosinedpeg.web.drawer.StringKind;
-import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.DrawingFile;
 import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.findings.FindingWords;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
@@ -34,7 +34,7 @@ import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
-/** Lays any string of the drawer along an instrument, before anything comes off. */
+/** Lays any kind of string along an instrument, before anything comes off. */
 @Controller
 class FitController {
 
@@ -126,7 +126,7 @@ class FitController {
     }
 
     /**
-     * A string of the drawer laid along the instrument.
+     * A kind of string laid along the instrument.
      *
      * @param instrument the instrument
      * @param string where the string would go

@@ -1,9 +1,9 @@
 /**
- * Whether a string fits an instrument, before anybody opens the packet: any kind of the drawer laid along it. One page; the
+ * Whether a string fits an instrument, before anybody opens the packet: any kind of string laid along it. One page; the
  * judgement is the core's.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"platform", "instrument", "drawer", "findings", "drawing"})
+        allowedDependencies = {"platform", "instrument", "kinds", "findings", "drawing"})
 @NullMarked
 package rosinedpeg.web.fit;
 

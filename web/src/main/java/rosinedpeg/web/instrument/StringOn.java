@@ -20,8 +20,8 @@ import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.working.WearGrounds;
-import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.kinds.StringKind;
 
 /**
  * A string that is on an instrument now.

@@ -5,7 +5,7 @@
  * is told as an {@link rosinedpeg.web.instrument.InstrumentEvent}, and whoever records something adds to its log by {@link
  * rosinedpeg.web.instrument.LogSource}.
  */
-@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "drawer", "drawing", "occasions"})
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "kinds", "drawing", "occasions"})
 @NullMarked
 package rosinedpeg.web.instrument;
 

@@ -7,9 +7,9 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Passage;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.Tool;
+import rosinedpeg.web.kinds.StringKind;
 
 /**
  * A plan as a page shows it: what it comes to, what it needs and every step.

@@ -6,8 +6,8 @@ import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.occasions.Occasion;
 
 /**

@@ -13,7 +13,7 @@ import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Reason;
-import rosinedpeg.web.drawer.StringKind;
+import rosinedpeg.web.kinds.StringKind;
 
 /**
  * What can be chosen for a change.

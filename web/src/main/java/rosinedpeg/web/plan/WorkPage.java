@@ -9,9 +9,9 @@ import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.SetUp;
-import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.kinds.StringKind;
 
 /**
  * The page on which work is planned that is not a plain change.

@@ -38,11 +38,11 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Demand;
-import rosinedpeg.web.drawer.StringKind;
-import rosinedpeg.web.drawer.StringKinds;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -62,7 +62,7 @@ class NewInstrumentController {
 
     private static final String LATER = "LATER";
 
-    /** A set from the drawer. */
+    /** A set somebody entered. */
     private static final String OWN = "OWN";
 
     private static final Measurable LENGTH = Measurable.of(Quantity.VIBRATING_LENGTH);
@@ -249,7 +249,7 @@ class NewInstrumentController {
      * @param otherTuners what the other strings hang on
      * @param tunersBuiltIn whether fine tuners are part of the tailpiece
      * @param strung what is on it: UNKNOWN, LATER, or the core of its set
-     * @param ownSet a string of the set from the drawer that is on it
+     * @param ownSet a string of the entered set that is on it
      * @param length its vibrating length, as typed; empty when it was not measured
      * @param since the day that set went on, as typed; empty when nobody knows
      * @param hoursPerWeek how much it is played, as typed
@@ -299,7 +299,7 @@ class NewInstrumentController {
      * @param demands how fresh they can have to be
      * @param tailEnds what strings can hang on
      * @param cores what sets for it are made of
-     * @param ownSets one string of each set in the drawer
+     * @param ownSets one string of each entered set
      * @param setUp what is chosen so far
      * @param length its vibrating length
      * @param drawing that, drawn

@@ -7,7 +7,7 @@
         allowedDependencies = {
             "platform",
             "instrument",
-            "drawer",
+            "kinds",
             "bench",
             "settling",
             "occasions",

@@ -14,8 +14,8 @@ import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.InstrumentGrounds;
-import rosinedpeg.web.drawer.StringKind;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.kinds.StringKind;
 
 /**
  * Where the figures of a plan's steps show how they came about.

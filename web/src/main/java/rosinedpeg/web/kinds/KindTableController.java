@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import static java.nio.charset.StandardCharsets.UTF_8;
 
@@ -65,7 +65,7 @@ class KindTableController {
         Page.lay(
                 new AskPage(KindTable.Column.values(), KindTable.MOST_ROWS, KindTable.LARGEST_BYTES / 1000, wrong),
                 model);
-        return "drawer/import";
+        return "kinds/import";
     }
 
     /** Reads a file as far as it has to be read to be shown. */
@@ -101,7 +101,7 @@ class KindTableController {
             return "redirect:/strings";
         }
         Page.lay(new PreviewPage(id, preview.get()), model);
-        return "drawer/preview";
+        return "kinds/preview";
     }
 
     /** Takes in all of a file that was shown, or nothing. */

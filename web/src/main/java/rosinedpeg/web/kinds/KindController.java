@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Arrays;
@@ -46,7 +46,7 @@ class KindController {
     @GetMapping("/strings")
     String all(Model model) {
         Page.lay(new KindsPage(kinds.entered()), model);
-        return "drawer/kinds";
+        return "kinds/kinds";
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -54,7 +54,7 @@ class KindController {
     String blank(@ModelAttribute("form") KindForm form, BindingResult result, Model model, HttpServletRequest request) {
         // What is still missing is no fault yet.
         Page.lay(page(Optional.empty(), form), model);
-        return Htmx.asks(request) ? "drawer/kind :: follows" : "drawer/kind";
+        return Htmx.asks(request) ? "kinds/kind :: follows" : "kinds/kind";
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -81,7 +81,7 @@ class KindController {
         KindForm form = KindForm.of(kind);
         model.addAttribute("form", form);
         Page.lay(page(Optional.of(kind), form), model);
-        return "drawer/kind";
+        return "kinds/kind";
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -153,7 +153,7 @@ class KindController {
 
     private static String shown(Optional<StringKind> kind, KindForm form, Model model) {
         Page.lay(page(kind, form), model);
-        return "drawer/kind";
+        return "kinds/kind";
     }
 
     private static KindPage page(Optional<StringKind> kind, KindForm form) {

@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Origin;

@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import static rosinedpeg.web.platform.Entry.orEmpty;
 

@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.setup.Size;

@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;

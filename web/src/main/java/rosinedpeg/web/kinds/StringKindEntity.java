@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.kinds;
 
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -65,7 +65,7 @@ public class StringKinds {
     }
 
     /**
-     * The kinds of which an instrument can be strung while nobody has a packet, put into the drawer where they are missing.
+     * The kinds of which an instrument can be strung while nobody has a packet, added where they are missing.
      *
      * @param setUp the instrument
      * @return a set for each core that sets are made of, the likely one first
