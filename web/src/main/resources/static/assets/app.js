@@ -32,3 +32,28 @@ addEventListener("beforeprint", () => {
     addEventListener("afterprint", () => (passage.open = false), { once: true });
   });
 });
+
+// Counting with one hand: Enter goes to the next compartment, = says that it is as recorded. Only the button sends it.
+const counted = (form) => [...form.querySelectorAll("input[data-shown]")];
+const countOn = (input) => {
+  const all = counted(input.form);
+  const next = all[all.indexOf(input) + 1] ?? input.form.querySelector("button.strong");
+  next.focus();
+  next.select?.();
+};
+document.addEventListener("keydown", (event) => {
+  const input = event.target.closest("[data-count] input[data-shown]");
+  if (!input) return;
+  if (event.key === "=" ) input.value = input.dataset.shown;
+  if (event.key === "=" || event.key === "Enter") {
+    event.preventDefault();
+    countOn(input);
+  }
+});
+document.addEventListener("click", (event) => {
+  const same = event.target.closest("[data-same]");
+  if (!same) return;
+  const input = document.getElementById(same.dataset.same);
+  input.value = input.dataset.shown;
+  countOn(input);
+});

@@ -69,6 +69,13 @@ class ArchiveIT extends InRequests {
                 workshop,
                 keeper,
                 "{\"" + text(random, 9).replaceAll("[\"\\\\]", "") + "\": " + random.nextDouble() + "}");
+        sql(
+                "insert into drawer_count select gen_random_uuid(), ?, id, 3, 2, gen_random_uuid(), now(), ? from string_kind"
+                        + " where workshop_id = ? limit 1",
+                workshop,
+                text(random, 80),
+                workshop);
+        sql("update drawer_string set place = ? where workshop_id = ?", text(random, 60), workshop);
         sql("insert into kit_item values (gen_random_uuid(), ?, ?, 'TUBE')", workshop, keeper);
         sql(
                 "insert into care values (gen_random_uuid(), ?, ?, 'WIPED', gen_random_uuid(), now(), ?)",

@@ -61,7 +61,7 @@ class GrowthIT extends InRequests {
                 () -> look(violin, Set.of()),
                 () -> instruments.fit(bass, Position.II, kind, Instant.now(), 0, Set.of(), false),
                 () -> read(bass),
-                () -> instruments.takeOff(bass, Position.I, true),
+                () -> instruments.takeOff(bass, Position.I, true, null),
                 () -> notes.write(violin, new Note.Written("A crack by the f-hole"), true),
                 () -> notes.settle(violin, notes.referrals(violin).get(0).id()),
                 () -> post(

@@ -17,14 +17,6 @@ import rosinedpeg.core.strings.Position;
  */
 public record PacketUse(int taken, int broken) {
 
-    /** A string that is put on goes through exactly one of these before anything else is done with it. */
-    private static final Set<StepKind> PUTS_ON = EnumSet.of(
-            StepKind.HANG_TAIL_END,
-            StepKind.LOCK_FAR_SIDE_THEN_CROSS,
-            StepKind.LOCK_STRAIGHT_TO_WALL,
-            StepKind.LOCK_TWICE_THROUGH_HOLE,
-            StepKind.LOCK_ROUND_STANDING_PART);
-
     /**
      * Checks the numbers.
      *
@@ -51,7 +43,7 @@ public record PacketUse(int taken, int broken) {
             if (position == null) {
                 continue;
             }
-            if (PUTS_ON.contains(step.kind()) && onNow.add(position)) {
+            if (step.kind().beginsWithString() && onNow.add(position)) {
                 uses.merge(position, new PacketUse(1, 0), (use, one) -> new PacketUse(use.taken + 1, use.broken));
             } else if (step.kind() == StepKind.TAKE_OUT_REMAINS && onNow.remove(position)) {
                 uses.computeIfPresent(position, (same, use) -> new PacketUse(use.taken, use.broken + 1));

@@ -145,6 +145,14 @@ public enum StepKind {
             WIND_BY_CRANK,
             WIND_UNDER,
             CLOSE_UP_TURNS);
+    /** A string that is put on goes through one of these before anything else is done with it. */
+    private static final Set<StepKind> BEGINS_WITH_STRING = Set.of(
+            HANG_TAIL_END,
+            LOCK_FAR_SIDE_THEN_CROSS,
+            LOCK_STRAIGHT_TO_WALL,
+            LOCK_TWICE_THROUGH_HOLE,
+            LOCK_ROUND_STANDING_PART);
+
     private static final Set<StepKind> MOVES_BRIDGE =
             Set.of(TUNE_AND_STRAIGHTEN, STAND_BRIDGE, EASE_BRIDGE_BACK, EASE_BRIDGE_FORWARDS, MOVE_BRIDGE_BACK);
     private static final Set<StepKind> RAISES_TENSION = Set.of(
@@ -188,6 +196,11 @@ public enum StepKind {
     /** {@return what can be read at this step} */
     public Set<Reading> readings() {
         return readings;
+    }
+
+    /** {@return whether a string that goes on may be in hand for the first time} */
+    public boolean beginsWithString() {
+        return BEGINS_WITH_STRING.contains(this);
     }
 
     /** {@return whether the work can go on without it, leaving it owed} */

@@ -41,6 +41,8 @@ class ArchiveLayout {
 
     /** What people are and do; whatever points to it is theirs. */
     private static final Set<String> OF_PEOPLE = Set.of("account", "occasion");
+    /** What lies in the drawer stays with the workshop, whatever instrument it was taken for. */
+    private static final String OF_THE_DRAWER = "drawer_";
 
     private static final String COLUMNS = """
             select c.relname as part, a.attname as name, t.typname as type, a.attnotnull as required,
@@ -84,9 +86,10 @@ class ArchiveLayout {
         return parts;
     }
 
-    /** {@return the lists that tell of instruments, and neither of people nor of what they play when} */
+    /** {@return the lists that tell of instruments, and not of people, what they play when, or what lies in the drawer} */
     List<Part> partsOfInstruments() {
         return parts().stream()
+                .filter(part -> !part.table().startsWith(OF_THE_DRAWER))
                 .filter(part -> part.columns().stream()
                         .flatMap(column -> column.group().stream())
                         .noneMatch(OF_PEOPLE::contains))

@@ -181,7 +181,7 @@ class Rows {
                     .filter(column -> !row.path(column.name()).isNull())
                     .forEach(column -> row.put(column.name(), shown.signed()));
             if (part.table().equals("string_kind")) {
-                row.putNull("price").putNull("currency").put("note", "");
+                row.putNull("price").putNull("currency").putNull("ready").put("note", "");
             }
         });
         return row;

@@ -24,6 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.archive.ArchiveLayout.Part;
+import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.platform.Words;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,6 +42,9 @@ class WorkshopArchives {
     /** So many times its size an archive may unpack to, and a little more: text packs well, but not better than this. */
     private static final int UNPACKS_TO_AT_MOST = 64;
 
+    /** What was written before there was a drawer tells of kept strings by the instruments they were on alone. */
+    private static final String LIST_OF_THE_DRAWER = "drawerString";
+
     private static final int LITTLE_BYTES = 10_000_000;
     private static final int FETCHED_AT_A_TIME = 500;
 
@@ -49,6 +53,7 @@ class WorkshopArchives {
     private final JsonMapper json;
     private final Accounts accounts;
     private final Arrival arrival;
+    private final Drawer drawer;
     private final Words words;
     private final Clock clock;
 
@@ -58,6 +63,7 @@ class WorkshopArchives {
             JsonMapper json,
             Accounts accounts,
             Arrival arrival,
+            Drawer drawer,
             Words words,
             Clock clock) {
         this.layout = layout;
@@ -66,6 +72,7 @@ class WorkshopArchives {
         this.json = json;
         this.accounts = accounts;
         this.arrival = arrival;
+        this.drawer = drawer;
         this.words = words;
         this.clock = clock;
     }
@@ -181,6 +188,9 @@ class WorkshopArchives {
                 instruments += part.table().equals("instrument") ? count : 0;
             }
             source.end();
+            if (!head.path("rows").has(LIST_OF_THE_DRAWER)) {
+                drawer.layKept();
+            }
             arrival.check(
                     database.queryForList("select id from instrument where workshop_id = ?", UUID.class, workshop));
             return instruments;

@@ -4,7 +4,8 @@
  * it, {@code Taking} reads it. The form is told in {@code docs/archive.md}.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"platform", "account", "instrument", "kinds", "drawing", "findings", "picture"})
+        allowedDependencies = {"platform", "account", "instrument", "kinds", "drawer", "drawing", "findings", "picture"
+        })
 @NullMarked
 package rosinedpeg.web.archive;
 

@@ -18,6 +18,7 @@ import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.rounds.NextRound;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.aftercare.OwedWork;
+import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.View;
@@ -40,6 +41,7 @@ import rosinedpeg.web.instrument.Instrument;
  * @param narrowTrack the same for a phone
  * @param drawing the instrument with the place that is worked at
  * @param pegbox the pegbox from above, while a string is wound
+ * @param packets what comes from the drawer for each place, where packets are laid out or opened
  * @param press the press of the next button
  * @param now the moment it is shown
  * @param moved whether the last press was not taken because the run had moved on
@@ -59,6 +61,7 @@ record BenchPage(
         LoadTrack narrowTrack,
         InstrumentDrawing drawing,
         Optional<View> pegbox,
+        Map<Position, InDrawer> packets,
         UUID press,
         Instant now,
         boolean moved,

@@ -34,6 +34,8 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.web.aftercare.Aftercare;
+import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.PegboxDrawing;
@@ -58,6 +60,7 @@ class BenchPages {
     private final Aftercare aftercare;
     private final Inspections inspections;
     private final StringKinds kinds;
+    private final Drawer drawer;
     private final Tuner tuner;
     private final Clock clock;
 
@@ -66,12 +69,14 @@ class BenchPages {
             Aftercare aftercare,
             Inspections inspections,
             StringKinds kinds,
+            Drawer drawer,
             Tuner tuner,
             Clock clock) {
         this.instruments = instruments;
         this.aftercare = aftercare;
         this.inspections = inspections;
         this.kinds = kinds;
+        this.drawer = drawer;
         this.tuner = tuner;
         this.clock = clock;
     }
@@ -104,10 +109,22 @@ class BenchPages {
                 LoadTrack.of(state.plan(), reached, 370, 140),
                 drawing(state, step, instrument),
                 step.filter(now -> now.kind().winds()).map(now -> pegbox(run, now, instrument)),
+                step.map(now -> packets(run, now)).orElse(Map.of()),
                 UUID.randomUUID(),
                 clock.instant(),
                 moved,
                 wrongMissing);
+    }
+
+    private Map<Position, InDrawer> packets(Run run, Step step) {
+        boolean laysOut = step.kind() == StepKind.LAY_OUT_KIT;
+        if (!laysOut && !step.kind().beginsWithString()) {
+            return Map.of();
+        }
+        Map<Position, InDrawer> inHand = new EnumMap<>(Position.class);
+        inHand.putAll(drawer.inHand(run.id()));
+        inHand.keySet().removeIf(position -> !laysOut && position != step.position());
+        return inHand;
     }
 
     private Map<StepFigure, String> workings(Run run, Step step, Instrument instrument) {

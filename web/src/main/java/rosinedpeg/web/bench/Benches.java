@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,9 +19,11 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.PacketUse;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
@@ -42,6 +45,7 @@ public class Benches {
     private final RunPlanRepository runPlans;
     private final KeptForms forms;
     private final JsonMapper json;
+    private final Drawer drawer;
     private final ApplicationEventPublisher told;
     /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
     private final Cache<UUID, ChangePlan> plans =
@@ -57,6 +61,7 @@ public class Benches {
             RunPlanRepository runPlans,
             KeptForms forms,
             JsonMapper json,
+            Drawer drawer,
             ApplicationEventPublisher told,
             Clock clock) {
         this.runs = runs;
@@ -66,6 +71,7 @@ public class Benches {
         this.runPlans = runPlans;
         this.forms = forms;
         this.json = json;
+        this.drawer = drawer;
         this.told = told;
         this.clock = clock;
     }
@@ -145,6 +151,13 @@ public class Benches {
         return events.lastSequence(id);
     }
 
+    /** Begins a run that takes whatever comes first in the drawer. */
+    @Transactional
+    public UUID start(
+            UUID instrumentId, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
+        return start(instrumentId, plan, replacements, reason, keepOld, Map.of());
+    }
+
     /**
      * Begins a run. If the instrument already has an open one, that is the run.
      *
@@ -153,11 +166,17 @@ public class Benches {
      * @param replacements the kinds of string that go on
      * @param reason why
      * @param keepOld whether old strings are kept as spares
+     * @param chosen strings of the drawer that were chosen for some places; for the others it is whichever comes first
      * @return the id of the run
      */
     @Transactional
     public UUID start(
-            UUID instrumentId, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
+            UUID instrumentId,
+            ChangePlan plan,
+            Map<Position, UUID> replacements,
+            Reason reason,
+            boolean keepOld,
+            Map<Position, UUID> chosen) {
         if (plan.refused()) {
             throw new IllegalArgumentException("plan is refused: " + plan.refusals());
         }
@@ -175,6 +194,7 @@ public class Benches {
                 CurrentWorkshop.recordedBy());
         runs.saveAndFlush(run);
         runPlans.saveAndFlush(new RunPlanEntity(run.id(), forms.write(plan)));
+        drawer.supply(run.id(), kinds(instrumentId, replacements), PacketUse.of(plan), chosen);
         told.publishEvent(new RunBegun(instrumentId, run.id()));
         return run.id();
     }
@@ -206,6 +226,10 @@ public class Benches {
         events.save(row);
         ledger.add(row);
         BenchState after = view(run, ledger).state();
+        Map<Position, PacketUse> uses = PacketUse.of(after.plan());
+        if (!uses.equals(PacketUse.of(before.state().plan()))) {
+            drawer.supply(id, kinds(run.instrumentId(), before.replacements()), uses, Map.of());
+        }
         if (after.over()) {
             closing.close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
             told.publishEvent(new RunFinished(run.instrumentId(), id));
@@ -229,10 +253,22 @@ public class Benches {
                 throw new IllegalArgumentException("run " + id + " can be read; it is ended at the bench");
             } catch (UnreadableRunException cannotBeRead) {
                 run.close(Outcome.ENDED, clock.instant());
+                drawer.close(id, Set.of());
                 told.publishEvent(new RunFinished(run.instrumentId(), id));
             }
         }
         return run.instrumentId();
+    }
+
+    /** {@return the kind of string each place takes: what goes on, and where nothing else does what is on already} */
+    private Map<Position, UUID> kinds(UUID instrumentId, Map<Position, UUID> replacements) {
+        Map<Position, UUID> kinds = new EnumMap<>(Position.class);
+        instruments
+                .get(instrumentId)
+                .strings()
+                .forEach(string -> kinds.put(string.position(), string.kind().id()));
+        kinds.putAll(replacements);
+        return kinds;
     }
 
     /** Whether the run has moved since the page of a press; readings and notes move nothing. */

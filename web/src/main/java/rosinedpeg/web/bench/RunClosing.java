@@ -7,8 +7,10 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -16,19 +18,26 @@ import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.bench.OwedAfter;
+import rosinedpeg.core.bench.PacketUse;
 import rosinedpeg.core.causes.Breakages;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.MishapPlanner;
+import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.wear.CameOff;
+import rosinedpeg.core.wear.Wear;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -42,6 +51,7 @@ class RunClosing {
     private final Notes notes;
     private final Aftercare aftercare;
     private final StringKinds kinds;
+    private final Drawer drawer;
     private final Clock clock;
 
     RunClosing(
@@ -50,12 +60,14 @@ class RunClosing {
             Notes notes,
             Aftercare aftercare,
             StringKinds kinds,
+            Drawer drawer,
             Clock clock) {
         this.events = events;
         this.instruments = instruments;
         this.notes = notes;
         this.aftercare = aftercare;
         this.kinds = kinds;
+        this.drawer = drawer;
         this.clock = clock;
     }
 
@@ -71,21 +83,41 @@ class RunClosing {
                     false);
         }
         owe(run.instrumentId(), finished.state());
+        Map<Position, InDrawer> inHand = drawer.inHand(run.id());
+        drawer.close(run.id(), staysOn(finished.state()));
         mishaps(run, finished.state());
         measureBridge(run, finished.state());
         finished.state()
                 .missing()
-                .forEach(position -> instruments.takeOff(run.instrumentId(), position, keeps(run, finished, position)));
+                .forEach(position -> instruments.takeOff(
+                        run.instrumentId(), position, keeps(run, finished, position), why(run, finished, position)));
         for (Position position : finished.state().changed()) {
+            Optional<OldString> before = Optional.ofNullable(inHand.get(position))
+                    .map(string -> drawer.were(List.of(string)).get(string.id()));
             instruments.fit(
                     run.instrumentId(),
                     position,
                     position.in(finished.replacements()),
                     cameToPitch(finished, position),
-                    0,
-                    Set.of(),
-                    keeps(run, finished, position));
+                    before.flatMap(OldString::wear).map(Wear::hours).orElse(0.0),
+                    before.map(OldString::signs).orElse(Set.of()),
+                    keeps(run, finished, position),
+                    why(run, finished, position));
         }
+    }
+
+    /** {@return the places on which what was taken from the drawer stays} */
+    private static Set<Position> staysOn(BenchState state) {
+        Set<Position> stays = EnumSet.noneOf(Position.class);
+        stays.addAll(state.changed());
+        PacketUse.of(state.plan()).forEach((position, use) -> {
+            if (use.taken() > use.broken()
+                    && !state.missing().contains(position)
+                    && !state.plan().order().contains(position)) {
+                stays.add(position);
+            }
+        });
+        return stays;
     }
 
     /** What the readings show of how much the instrument gives, and sticks; with the new strings, which most of them are of. */
@@ -149,9 +181,19 @@ class RunClosing {
 
     /** A broken string is no spare. */
     private static boolean keeps(RunEntity run, Run finished, Position position) {
-        return run.keepOld()
-                && finished.state().plan().steps().stream()
-                        .noneMatch(step -> step.kind() == StepKind.TAKE_OUT_REMAINS && step.position() == position);
+        return run.keepOld() && why(run, finished, position) != CameOff.BROKE;
+    }
+
+    /** Why the string that was on came off. What broke of the strings that went on after it is another matter. */
+    private static CameOff why(RunEntity run, Run finished, Position position) {
+        boolean broke = finished.state().plan().steps().stream()
+                .filter(step -> step.position() == position)
+                .map(Step::kind)
+                .filter(kind -> kind == StepKind.TAKE_OUT_REMAINS || kind == StepKind.FREE_TAIL_END)
+                .findFirst()
+                .filter(kind -> kind == StepKind.TAKE_OUT_REMAINS)
+                .isPresent();
+        return broke ? CameOff.BROKE : run.reason() == Reason.WORN ? CameOff.WORN : CameOff.STILL_GOOD;
     }
 
     private static Instant cameToPitch(Run run, Position position) {

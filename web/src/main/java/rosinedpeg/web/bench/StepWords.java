@@ -14,6 +14,7 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -40,6 +41,11 @@ public class StepWords {
     StepWords(Words words, Say say) {
         this.words = words;
         this.say = say;
+    }
+
+    /** {@return what is drawn of the load from step to step, with its words} */
+    public String drawn(LoadTrack track) {
+        return track.svg(say::share);
     }
 
     /** {@return what is to be done, in a few words} */

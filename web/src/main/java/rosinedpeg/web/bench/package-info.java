@@ -9,6 +9,7 @@
             "platform",
             "instrument",
             "kinds",
+            "drawer",
             "drawing",
             "listen",
             "findings",

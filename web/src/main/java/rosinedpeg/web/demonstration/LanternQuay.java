@@ -7,6 +7,7 @@ import static rosinedpeg.core.strings.Position.III;
 import static rosinedpeg.core.strings.Position.IV;
 import static rosinedpeg.core.strings.Position.V;
 
+import java.math.BigDecimal;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -49,11 +50,14 @@ import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.Laid;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
@@ -73,6 +77,7 @@ class LanternQuay implements ApplicationRunner {
 
     private static final int MOST_IN_THE_PIT = 20;
     private static final String PASSWORD = "under-the-stage";
+    private static final String CURRENCY = "EUR";
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
 
     private final Accounts accounts;
@@ -84,6 +89,7 @@ class LanternQuay implements ApplicationRunner {
     private final Benches benches;
     private final Settlings settlings;
     private final Occasions occasions;
+    private final Drawer drawer;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -97,6 +103,7 @@ class LanternQuay implements ApplicationRunner {
             Benches benches,
             Settlings settlings,
             Occasions occasions,
+            Drawer drawer,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -108,6 +115,7 @@ class LanternQuay implements ApplicationRunner {
         this.benches = benches;
         this.settlings = settlings;
         this.occasions = occasions;
+        this.drawer = drawer;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -148,6 +156,15 @@ class LanternQuay implements ApplicationRunner {
         Map<Position, StringKind> barge = strings.cello("Barge");
         Map<Position, StringKind> keel = strings.bass("Keel");
 
+        layIn(sluice, "top shelf", 96, "21.50", Map.of(I, 3, II, 1, III, 2, IV, 2));
+        layIn(sluice, "top shelf", 20, "22.00", Map.of(I, 2, III, 1));
+        layIn(ember, "top shelf", 210, "38.00", Map.of(II, 1, III, 2, IV, 2));
+        layIn(reed, "second shelf", 75, "29.00", Map.of(I, 2, II, 2, III, 2, IV, 1));
+        layIn(barge, "second shelf", 130, "61.00", Map.of(I, 1, III, 2, IV, 2));
+        layIn(keel, "long box", 300, "94.00", Map.of(I, 2, II, 2, III, 2));
+        layIn(sprat, "box of the lending shelf", 160, "9.50", Map.of(I, 9, II, 4, III, 3, IV, 2));
+        layIn(minnow, "box of the lending shelf", 160, "9.50", Map.of(I, 4, II, 2));
+
         UUID pit1 = add("Pit 1 violin", Family.VIOLIN, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(
                 pit1,
@@ -183,6 +200,11 @@ class LanternQuay implements ApplicationRunner {
         collar(pit1, III, 900, 10.2);
         collar(pit1, III, 480, 8.4);
         collar(pit1, III, 30, 6.1);
+        // The one that is changed on stage lies in the case.
+        drawer.lay(
+                new Laid(I.in(sluice).id(), "", pit1, day(20), new Price(new BigDecimal("22.00"), CURRENCY)),
+                1,
+                UUID.randomUUID());
         fit(pit1, sluice, Map.of(I, 24, II, 124, III, 60, IV, 60));
         instruments.guard(pit1, false, true);
 
@@ -254,6 +276,14 @@ class LanternQuay implements ApplicationRunner {
         enter(OccasionKind.REHEARSAL, "Pit rehearsal", 2, LocalTime.of(18, 30), LocalTime.of(21, 0));
         enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
         enter(OccasionKind.CONCERT, "Opening night", 12, LocalTime.of(19, 30), LocalTime.of(22, 0));
+    }
+
+    private void layIn(
+            Map<Position, StringKind> set, String place, int daysAgo, String each, Map<Position, Integer> packets) {
+        packets.forEach((position, many) -> drawer.lay(
+                new Laid(position.in(set).id(), place, null, day(daysAgo), new Price(new BigDecimal(each), CURRENCY)),
+                many,
+                UUID.randomUUID()));
     }
 
     private UUID add(String name, Family family, String size, double hoursPerWeek, Demand demand, TailEnd firstTuner) {

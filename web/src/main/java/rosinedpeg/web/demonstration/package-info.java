@@ -7,6 +7,7 @@
             "platform",
             "account",
             "kinds",
+            "drawer",
             "instrument",
             "bench",
             "settling",

@@ -53,7 +53,7 @@ class Weeks {
     /** Of every sort of work at most so much is told. */
     static final int MOST = 60;
     /** So much of every sort is told for one day where several weeks are shown; the day's own sheet tells the rest. */
-    static final int FEW = 8;
+    static final int FEW = 5;
 
     private static final int DAYS = 7;
     /** A string that holds most likely may still not, nine times in ten, so long after it went on. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleFunction;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Step;
 
@@ -31,6 +32,7 @@ public record LoadTrack(
     private static final double RIGHT = 16;
     private static final double TOP = 12;
     private static final double DOTS = 44;
+    private static final double TEXT = 13;
     private static final double HIGHEST_SHARE = 1.25;
 
     /**
@@ -78,19 +80,23 @@ public record LoadTrack(
                 numbers);
     }
 
+    /** {@return what is drawn, as SVG; a share is written as that says} */
+    public String svg(DoubleFunction<String> said) {
+        Pen pen = new Pen();
+        for (BandLine band : bands) {
+            pen.line("band", 1, LEFT, band.y(), width - RIGHT, band.y());
+            pen.text("label", LEFT - 8, band.y() + 4, TEXT, "end", said.apply(band.share()));
+        }
+        pen.path("bass", 1.6, bass).path("treble", 2.6, treble);
+        numbers.forEach(
+                number -> pen.text("label", number.x(), number.y(), TEXT, "middle", String.valueOf(number.step())));
+        dots.forEach(line -> pen.path("dot " + line.state(), line.width(), line.path()));
+        return pen.view(0, 0, width, height).svg();
+    }
+
     private static double y(double share, double height) {
         double clamped = Math.max(-0.05, Math.min(share, HIGHEST_SHARE));
         return TOP + (HIGHEST_SHARE - clamped) / HIGHEST_SHARE * (height - TOP - DOTS - 6);
-    }
-
-    /** {@return where the lines start} */
-    public double left() {
-        return LEFT;
-    }
-
-    /** {@return where the lines end} */
-    public double right() {
-        return width - RIGHT;
     }
 
     /** The end of a band. */

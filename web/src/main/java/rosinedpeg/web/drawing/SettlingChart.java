@@ -2,6 +2,7 @@ package rosinedpeg.web.drawing;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.DoubleFunction;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.Steadiness;
 
@@ -33,6 +34,7 @@ public record SettlingChart(
     private static final double RIGHT = 18;
     private static final double TOP = 30;
     private static final double BOTTOM = 34;
+    private static final double TEXT = 13;
     private static final double[] HOUR_STEPS = {2, 6, 12, 24, 48, 72, 168};
     private static final double[] CENT_STEPS = {5, 10, 20, 50, 100, 200};
 
@@ -56,7 +58,7 @@ public record SettlingChart(
         double perHour = (width - LEFT - RIGHT) / last;
         double perCent = (height - TOP - BOTTOM) / (most * 1.08);
         StringBuilder curve = new StringBuilder(Stroke.move(LEFT, TOP));
-        int pieces = 160;
+        int pieces = 90;
         for (int i = 1; i <= pieces; i++) {
             // Closer together at the start, where the curve is steep.
             double hour = last * Math.pow((double) i / pieces, 2);
@@ -94,6 +96,39 @@ public record SettlingChart(
             }
         }
         return steps[steps.length - 1];
+    }
+
+    /**
+     * What is drawn, as SVG.
+     *
+     * @param centsSaid how a number of cents is written beside its mark
+     * @param hoursSaid how a number of hours is
+     * @param rehearsal what stands where it holds for a rehearsal
+     * @param concert what stands where it holds for a concert
+     * @param now what stands at the present hour
+     * @return that
+     */
+    public String svg(
+            DoubleFunction<String> centsSaid,
+            DoubleFunction<String> hoursSaid,
+            String rehearsal,
+            String concert,
+            String now) {
+        Pen pen = new Pen();
+        for (Mark mark : cents) {
+            pen.line("axis", 1, left(), mark.at(), right(), mark.at());
+            pen.text("", left() - 8, mark.at() + 4, TEXT, "end", centsSaid.apply(mark.value()));
+        }
+        hours.forEach(mark -> pen.text("", mark.at(), bottom() + 22, TEXT, "middle", hoursSaid.apply(mark.value())));
+        pen.line("from rehearsal", 1.6, rehearsalX, top() - 8, rehearsalX, bottom());
+        pen.line("from", 1.6, concertX, top() - 8, concertX, bottom());
+        pen.text("strong", rehearsalX, top() - 13, TEXT, "middle", rehearsal);
+        pen.text("strong", concertX, top() - 13, TEXT, "middle", concert);
+        pen.path("curve", 2.4, curve);
+        pen.line("now", 1.8, nowX, top(), nowX, bottom());
+        pen.text("strong", nowX + 5, bottom() - 7, TEXT, "start", now);
+        readings.forEach(point -> pen.circle("point", point.x(), point.y(), 5));
+        return pen.view(0, 0, width, height).svg();
     }
 
     /** {@return where the axes meet, across} */

@@ -14,6 +14,7 @@ import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.WearSign;
 
 /** One string on one instrument, from the day it went on to the day it came off. */
@@ -39,6 +40,10 @@ class FittedStringEntity {
     private List<String> signs;
     private @Nullable Instant removedAt;
     private boolean kept;
+    private @Nullable Double hoursPlayed;
+
+    @Enumerated(EnumType.STRING)
+    private @Nullable CameOff cameOff;
 
     @Version
     private int version;
@@ -61,9 +66,36 @@ class FittedStringEntity {
         this.signs = new ArrayList<>(signs.stream().map(Enum::name).sorted().toList());
     }
 
-    void remove(Instant at, boolean keep) {
+    /**
+     * It comes off.
+     *
+     * @param at when
+     * @param keep whether it is kept
+     * @param why why, where that was said
+     * @param hours how many hours were played on it, where that is known
+     */
+    void remove(Instant at, boolean keep, @Nullable CameOff why, @Nullable Double hours) {
         this.removedAt = fittedAt != null && at.isBefore(fittedAt) ? fittedAt : at;
         this.kept = keep;
+        this.cameOff = why;
+        this.hoursPlayed = hours;
+    }
+
+    /** {@return it as it is read of strings that are on} */
+    FittedNow now() {
+        return new FittedNow(id, instrumentId, position, kindId, fittedAt, hoursBefore, hoursCountedAt, signs, version);
+    }
+
+    /** {@return how many hours were played on it until it came off, where that is known} */
+    @Nullable
+    Double hoursPlayed() {
+        return hoursPlayed;
+    }
+
+    /** {@return why it came off, where that was said} */
+    @Nullable
+    CameOff cameOff() {
+        return cameOff;
     }
 
     /** It turns out to be of another kind. */

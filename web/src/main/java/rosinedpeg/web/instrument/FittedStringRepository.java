@@ -3,6 +3,7 @@ package rosinedpeg.web.instrument;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -22,6 +23,15 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
 
     /** Those of some ids that are still on. */
     List<FittedStringEntity> findByIdInAndRemovedAtIsNull(Collection<UUID> ids);
+
+    /** The kinds that are on any instrument of the rack. */
+    @Query("select kind.id from StringKindEntity kind where exists (select 1 from FittedStringEntity string,"
+            + " InstrumentEntity instrument where string.kindId = kind.id and string.removedAt is null"
+            + " and instrument.id = string.instrumentId and instrument.retiredAt is null)")
+    Set<UUID> kindsOn();
+
+    /** Those of some ids that have come off. */
+    List<FittedStringEntity> findByIdInAndRemovedAtNotNull(Collection<UUID> ids);
 
     /** Those that went on or came off last, the latest first. */
     @Query("select string from FittedStringEntity string where string.instrumentId = :instrumentId"

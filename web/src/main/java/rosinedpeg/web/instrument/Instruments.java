@@ -43,6 +43,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
+import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.kinds.KindWords;
@@ -341,9 +342,34 @@ public class Instruments implements LogSource {
             double hoursBefore,
             Set<WearSign> signs,
             boolean keepOld) {
+        return fit(id, position, kindId, since, hoursBefore, signs, keepOld, null);
+    }
+
+    /**
+     * Records that a string is on an instrument, and why the one before it came off.
+     *
+     * @param id the instrument
+     * @param position where
+     * @param kindId what it is
+     * @param since since when, if anybody knows
+     * @param hoursBefore hours it had been played elsewhere before
+     * @param signs what was seen or heard on it
+     * @param keepOld whether the string it replaces is kept as a spare
+     * @param why why that came off, if it was said
+     */
+    @Transactional
+    public UUID fit(
+            UUID id,
+            Position position,
+            UUID kindId,
+            @Nullable Instant since,
+            double hoursBefore,
+            Set<WearSign> signs,
+            boolean keepOld,
+            @Nullable CameOff why) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .ifPresent(old -> remove(old, since == null ? clock.instant() : since, keepOld));
+                .ifPresent(old -> remove(old, since == null ? clock.instant() : since, keepOld, why));
         fitted.flush();
         UUID fittedId = fitted.saveAndFlush(new FittedStringEntity(id, position, kindId, since, hoursBefore, signs))
                 .id();
@@ -388,22 +414,56 @@ public class Instruments implements LogSource {
 
     /** Records that a string came off and nothing went on in its place. */
     @Transactional
-    public void takeOff(UUID id, Position position, boolean keep) {
+    public void takeOff(UUID id, Position position, boolean keep, @Nullable CameOff why) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .ifPresent(old -> remove(old, clock.instant(), keep));
+                .ifPresent(old -> remove(old, clock.instant(), keep, why));
     }
 
-    private void remove(FittedStringEntity string, Instant at, boolean keep) {
-        string.remove(at, keep);
-        events.publishEvent(new StringTakenOff(string.instrumentId(), string.id()));
+    private void remove(FittedStringEntity string, Instant at, boolean keep, @Nullable CameOff why) {
+        Instant until = at.isAfter(clock.instant()) ? clock.instant() : at;
+        FittedNow now = string.now();
+        Reckoning reckoning = reckoning(Map.of(string.instrumentId(), List.of(now)));
+        StringOn was = StringOn.of(
+                now,
+                requireNonNull(reckoning.kinds().get(string.kindId())),
+                reckoning.of(entity(string.instrumentId()).listed()),
+                until);
+        string.remove(at, keep, why, was.fittedAt().isPresent() ? was.hours() : null);
+        // Whoever is told reads it from the database.
+        fitted.flush();
+        events.publishEvent(new StringTakenOff(string.instrumentId(), string.id(), string.kindId(), keep));
+    }
+
+    /** {@return the kinds of string that are on any instrument of the rack} */
+    public Set<UUID> kindsOn() {
+        return fitted.kindsOn();
+    }
+
+    /** {@return some strings that have come off, by their ids; three queries however many there are} */
+    public Map<UUID, OldString> old(Collection<UUID> fittedIds) {
+        List<FittedStringEntity> strings = fitted.findByIdInAndRemovedAtNotNull(fittedIds);
+        Map<UUID, InstrumentEntity> from =
+                instruments
+                        .findByIdIn(strings.stream()
+                                .map(FittedStringEntity::instrumentId)
+                                .collect(Collectors.toSet()))
+                        .stream()
+                        .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+        Map<UUID, StringKind> kindsById = kinds.all();
+        return strings.stream()
+                .map(string -> OldString.of(
+                        string,
+                        requireNonNull(from.get(string.instrumentId())),
+                        requireNonNull(kindsById.get(string.kindId()))))
+                .collect(Collectors.toMap(OldString::fittedId, Function.identity()));
     }
 
     /** Records that a string broke and one of the same kind has gone on in its place now. */
     @Transactional
     public void replaceBroken(UUID id, Position position) {
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .ifPresent(old -> fit(id, position, old.kindId(), clock.instant(), 0, Set.of(), false));
+                .ifPresent(old -> fit(id, position, old.kindId(), clock.instant(), 0, Set.of(), false, CameOff.BROKE));
     }
 
     /** {@return whether an instrument of the workshop has that name, on the rack or not} */

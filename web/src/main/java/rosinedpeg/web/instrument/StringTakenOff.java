@@ -7,5 +7,7 @@ import java.util.UUID;
  *
  * @param instrumentId the instrument
  * @param fittedId the id of this very string
+ * @param kindId what it is
+ * @param kept whether it is kept as a spare
  */
-public record StringTakenOff(UUID instrumentId, UUID fittedId) implements InstrumentEvent {}
+public record StringTakenOff(UUID instrumentId, UUID fittedId, UUID kindId, boolean kept) implements InstrumentEvent {}

@@ -1,6 +1,14 @@
 package rosinedpeg.web.kinds;
 
 import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.validation.Errors;
+import rosinedpeg.core.figure.Range;
+import rosinedpeg.core.figure.Unit;
+import rosinedpeg.web.platform.Entry;
 
 /**
  * What a string costs.
@@ -8,4 +16,36 @@ import java.math.BigDecimal;
  * @param amount 0 to 100 000, with two decimals
  * @param currency its three letters, as EUR
  */
-public record Price(BigDecimal amount, String currency) {}
+public record Price(BigDecimal amount, String currency) {
+
+    private static final Range AMOUNT = new Range(0, 100_000, Unit.RATIO);
+
+    /**
+     * Reads a price. What cannot be taken is noted at the fields {@code price} and {@code currency}.
+     *
+     * @param errors where a refusal is noted
+     * @param amount as typed; empty where it is not known
+     * @param currency as typed
+     * @return the price; empty when it is not known, or was refused
+     */
+    public static Optional<Price> read(Errors errors, String amount, String currency) {
+        OptionalDouble asked =
+                amount.isBlank() ? OptionalDouble.empty() : Entry.number(errors, "price", amount, AMOUNT);
+        String letters = currency.strip().toUpperCase(Locale.ROOT);
+        if (asked.isPresent() != !letters.isEmpty() || !letters.matches("([A-Z]{3})?")) {
+            if (!errors.hasFieldErrors("price")) {
+                errors.rejectValue("currency", "kind.currency.wrong");
+            }
+            return Optional.empty();
+        }
+        return asked.isPresent()
+                ? Optional.of(
+                        new Price(BigDecimal.valueOf(asked.getAsDouble()).setScale(2, RoundingMode.HALF_EVEN), letters))
+                : Optional.empty();
+    }
+
+    /** {@return it as it is written: 21.50 EUR} */
+    public String written() {
+        return amount + " " + currency;
+    }
+}

@@ -2,6 +2,7 @@ package rosinedpeg.web.kinds;
 
 import java.util.Comparator;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
@@ -22,6 +23,7 @@ import rosinedpeg.core.wear.Life;
  * @param note what somebody notes of it
  * @param price what it costs, if it is known
  * @param life how long it was found to last, if it is known
+ * @param ready how many are to lie ready in the drawer, if somebody said
  * @param version how often it has been changed, which a form that changes it sends along
  */
 public record StringKind(
@@ -35,6 +37,7 @@ public record StringKind(
         String note,
         Optional<Price> price,
         Optional<Life> life,
+        OptionalInt ready,
         int version) {
 
     /** Who says what a kind of string is. */

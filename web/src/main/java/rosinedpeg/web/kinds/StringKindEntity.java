@@ -11,6 +11,7 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -88,6 +89,9 @@ class StringKindEntity {
     private @Nullable Double lifeHours;
     private @Nullable Double lifeMonths;
 
+    @JdbcTypeCode(SqlTypes.SMALLINT)
+    private @Nullable Integer ready;
+
     @Version
     private int version;
 
@@ -126,6 +130,11 @@ class StringKindEntity {
         this.lifeHours = found == null ? null : found.hours();
         this.lifeMonths = found == null ? null : found.months();
         figures(packaged.spec());
+    }
+
+    /** So many are to lie ready; none where nobody says. */
+    void keepReady(@Nullable Integer many) {
+        this.ready = many;
     }
 
     int version() {
@@ -176,6 +185,7 @@ class StringKindEntity {
                 lifeHours == null || lifeMonths == null
                         ? Optional.empty()
                         : Optional.of(new Life(lifeHours, lifeMonths, Origin.MEASURED)),
+                ready == null ? OptionalInt.empty() : OptionalInt.of(ready),
                 version);
     }
 }

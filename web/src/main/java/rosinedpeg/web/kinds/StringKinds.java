@@ -7,6 +7,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -158,6 +159,23 @@ public class StringKinds {
     @Transactional
     public void add(List<Packaged> packaged) {
         kinds.saveAllAndFlush(packaged.stream().map(StringKindEntity::new).toList());
+    }
+
+    /**
+     * Says how many of a kind are to lie ready in the drawer.
+     *
+     * @param id the kind
+     * @param seen the {@link StringKind#version()} that whoever says it has seen
+     * @param many how many; empty for as many as is usual
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
+    @Transactional
+    public void keepReady(UUID id, int seen, OptionalInt many) {
+        StringKindEntity kind = entity(id);
+        if (kind.version() != seen) {
+            throw new OptimisticLockingFailureException("kind of string " + id);
+        }
+        kind.keepReady(many.isPresent() ? many.getAsInt() : null);
     }
 
     /**

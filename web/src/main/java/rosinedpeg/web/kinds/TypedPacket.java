@@ -1,10 +1,7 @@
 package rosinedpeg.web.kinds;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
@@ -13,7 +10,6 @@ import org.springframework.validation.Errors;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.OutOfRangeException;
 import rosinedpeg.core.figure.Range;
-import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
@@ -35,7 +31,6 @@ record TypedPacket(Packet packet, Packaged packaged, List<Packet.Doubt> doubts) 
 
     private static final int LONGEST_NAME = 60;
     private static final int LONGEST_NOTE = 200;
-    private static final Range PRICE = new Range(0, 100_000, Unit.RATIO);
 
     /**
      * Reads it.
@@ -50,7 +45,7 @@ record TypedPacket(Packet packet, Packaged packaged, List<Packet.Doubt> doubts) 
         if (form.note().strip().length() > LONGEST_NOTE) {
             errors.rejectValue("note", "kind.note.long", new Object[] {LONGEST_NOTE}, null);
         }
-        Optional<Price> price = price(errors, form);
+        Optional<Price> price = Price.read(errors, form.price(), form.currency());
         Optional<Life> life = life(errors, form);
         Optional<Packet> packet = packet(errors, form);
         if (packet.isEmpty()) {
@@ -190,18 +185,6 @@ record TypedPacket(Packet packet, Packaged packaged, List<Packet.Doubt> doubts) 
         }
         OptionalDouble number = Entry.number(errors, field, typed, range);
         return number.isPresent() ? Optional.of(number.getAsDouble()) : Optional.empty();
-    }
-
-    private static Optional<Price> price(Errors errors, KindForm form) {
-        Optional<Double> amount = number(errors, "price", form.price(), PRICE);
-        String currency = form.currency().strip().toUpperCase(Locale.ROOT);
-        if (amount.isPresent() != !currency.isEmpty() || !currency.matches("([A-Z]{3})?")) {
-            if (!errors.hasFieldErrors("price")) {
-                errors.rejectValue("currency", "kind.currency.wrong");
-            }
-            return Optional.empty();
-        }
-        return amount.map(asked -> new Price(BigDecimal.valueOf(asked).setScale(2, RoundingMode.HALF_EVEN), currency));
     }
 
     private static Optional<Life> life(Errors errors, KindForm form) {

@@ -59,6 +59,7 @@ class PlanController {
     private final PegLooks pegLooks;
     private final BenchCard card;
     private final ComparisonPicture picture;
+    private final DrawerAdvice drawer;
     private final Clock clock;
 
     PlanController(
@@ -72,6 +73,7 @@ class PlanController {
             PegLooks pegLooks,
             BenchCard card,
             ComparisonPicture picture,
+            DrawerAdvice drawer,
             Clock clock) {
         this.kinds = kinds;
         this.benches = benches;
@@ -83,6 +85,7 @@ class PlanController {
         this.pegLooks = pegLooks;
         this.card = card;
         this.picture = picture;
+        this.drawer = drawer;
         this.clock = clock;
     }
 
@@ -154,8 +157,11 @@ class PlanController {
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
         habits.remember(instrument.setUp().family(), form.schools());
-        UUID run =
-                start.run(id, page.beforehand(), page.course().get().plan(), replacements, form.getReason(), keepOld);
+        Map<Position, UUID> picked = new EnumMap<>(Position.class);
+        page.fromDrawer()
+                .forEach((position, there) -> there.taken().ifPresent(string -> picked.put(position, string.id())));
+        UUID run = start.run(
+                id, page.beforehand(), page.course().get().plan(), replacements, form.getReason(), keepOld, picked);
         return "redirect:/bench/" + run;
     }
 
@@ -219,6 +225,7 @@ class PlanController {
                 "/instruments/" + instrument.id() + "/plan/card",
                 fits,
                 several ? check.judgeTogether(replacements) : Optional.empty(),
+                drawer.of(instrument, chosen, ofFamily, form.getPackets()),
                 request.map(ChangePlanner::plan).map(plan -> Course.of(plan, habits.kit(), chosen)),
                 request.filter(there -> several).map(this::comparison),
                 request.isEmpty()

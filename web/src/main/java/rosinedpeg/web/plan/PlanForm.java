@@ -19,6 +19,7 @@ import rosinedpeg.web.instrument.Instrument;
 class PlanForm extends RunStartForm {
     private Set<Position> strings = EnumSet.noneOf(Position.class);
     private Map<Position, UUID> kinds = new EnumMap<>(Position.class);
+    private Map<Position, UUID> packets = new EnumMap<>(Position.class);
     private Map<Position, Set<Position>> over = new EnumMap<>(Position.class);
     private Map<Position, PegCondition> pegs = new EnumMap<>(Position.class);
     private Set<Position> broken = EnumSet.noneOf(Position.class);
@@ -80,6 +81,14 @@ class PlanForm extends RunStartForm {
 
     public void setKinds(Map<Position, UUID> kinds) {
         this.kinds = kinds;
+    }
+
+    public Map<Position, UUID> getPackets() {
+        return packets;
+    }
+
+    public void setPackets(Map<Position, UUID> packets) {
+        this.packets = packets;
     }
 
     public Map<Position, Set<Position>> getOver() {

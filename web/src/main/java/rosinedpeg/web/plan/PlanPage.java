@@ -20,6 +20,7 @@ import rosinedpeg.web.instrument.Instrument;
  * @param cardAddress where the plan's bench card is
  * @param fits how each chosen string fits
  * @param together what the chosen strings come to together; empty where that is nothing to speak of, or there is only one
+ * @param fromDrawer what the drawer has of each chosen string; nothing where the workshop keeps none
  * @param course the plan; empty while something is missing
  * @param comparison what the other ways of working come to; empty for one string
  * @param advice until when the change has to be done for what is in the diary
@@ -32,6 +33,7 @@ record PlanPage(
         String cardAddress,
         Map<Position, List<Finding>> fits,
         Optional<Finding> together,
+        Map<Position, FromDrawer> fromDrawer,
         Optional<Course> course,
         Optional<Comparison> comparison,
         List<OccasionAdvice> advice) {

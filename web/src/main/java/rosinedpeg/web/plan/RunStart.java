@@ -56,7 +56,8 @@ class RunStart {
             ChangePlan plan,
             Map<Position, UUID> replacements,
             Reason reason,
-            boolean keepOld) {
+            boolean keepOld,
+            Map<Position, UUID> chosen) {
         Optional<UUID> open = benches.openFor(id);
         if (open.isPresent()) {
             return open.get();
@@ -67,7 +68,7 @@ class RunStart {
                     notes.write(id, told(beforehand), false);
                 }
                 instruments.bringBack(id);
-                return benches.start(id, plan, replacements, reason, keepOld);
+                return benches.start(id, plan, replacements, reason, keepOld, chosen);
             });
         } catch (DataIntegrityViolationException pressedTwice) {
             if (!Constraint.ONE_OPEN_RUN_FOR_AN_INSTRUMENT.isViolatedBy(pressedTwice)) {

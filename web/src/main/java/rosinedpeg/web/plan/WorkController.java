@@ -131,7 +131,8 @@ class WorkController {
         if (form.getKind() == PlanKind.EMERGENCY) {
             replacements.put(form.getString(), form.getNewKind());
         }
-        UUID run = start.run(id, page.beforehand(), page.course().get().plan(), replacements, reason(form), false);
+        UUID run = start.run(
+                id, page.beforehand(), page.course().get().plan(), replacements, reason(form), false, Map.of());
         return "redirect:/bench/" + run;
     }
 

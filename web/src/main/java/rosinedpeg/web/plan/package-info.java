@@ -8,6 +8,7 @@
             "platform",
             "instrument",
             "kinds",
+            "drawer",
             "bench",
             "occasions",
             "drawing",

@@ -23,7 +23,11 @@ public enum Constraint {
     /** A reading of a settling string was sent twice. */
     SETTLING_READING_ONCE,
     /** Care of strings or bow was sent twice. */
-    CARE_ONCE;
+    CARE_ONCE,
+    /** What was bought was laid into the drawer twice. */
+    DRAWER_STRING_ONCE,
+    /** A count of the drawer was sent twice. */
+    DRAWER_COUNT_ONCE;
 
     /** {@return its name in the schema} */
     public String inSchema() {

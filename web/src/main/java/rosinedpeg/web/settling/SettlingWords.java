@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.ZoneId;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.web.drawing.SettlingChart;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -39,5 +40,15 @@ class SettlingWords {
                 Say.number(string.forecast().totalCents(), 0),
                 say.dayAndTime(string.steadyAt(Steadiness.REHEARSAL), zone),
                 say.dayAndTime(string.steadyAt(Steadiness.CONCERT), zone));
+    }
+
+    /** {@return what is drawn of a chart, with its words} */
+    public String drawn(SettlingChart chart) {
+        return chart.svg(
+                cents -> cents == 0 ? "0" : "−" + Say.number(cents, 0),
+                hours -> hours == 0 ? words.say("duration.hours", 0) : say.hours(hours),
+                "♩ " + words.say("steadiness.REHEARSAL"),
+                "● " + words.say("steadiness.CONCERT"),
+                words.say("now"));
     }
 }

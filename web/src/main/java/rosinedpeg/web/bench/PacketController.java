@@ -1,0 +1,106 @@
+package rosinedpeg.web.bench;
+
+import jakarta.servlet.http.HttpServletRequest;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.Held;
+import rosinedpeg.web.drawer.InDrawer;
+import rosinedpeg.web.kinds.KindWords;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
+import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
+
+/** At the bench: a packet is held against what the run needs before it is opened. */
+@Controller
+class PacketController {
+
+    private final Benches benches;
+    private final Drawer drawer;
+    private final StringKinds kinds;
+    private final KindWords kindWords;
+    private final Words words;
+
+    PacketController(Benches benches, Drawer drawer, StringKinds kinds, KindWords kindWords, Words words) {
+        this.benches = benches;
+        this.drawer = drawer;
+        this.kinds = kinds;
+        this.kindWords = kindWords;
+        this.words = words;
+    }
+
+    /**
+     * Tells whether it is the right string.
+     *
+     * @param code what is on the packet, typed or scanned
+     */
+    @OpenTo(Role.PLAYER)
+    @PostMapping("/bench/{id}/packet")
+    String packet(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String code,
+            Model model,
+            HttpServletRequest request,
+            RedirectAttributes redirect) {
+        Run run = benches.get(id);
+        PacketPage page = run.state().over()
+                ? new PacketPage("stop", words.say("bench.packet.over"))
+                : told(run, drawer.hold(id, code));
+        if (Htmx.asks(request)) {
+            Page.lay(page, model);
+            return "bench/packet :: held";
+        }
+        redirect.addFlashAttribute("held", page);
+        return "redirect:/bench/" + id;
+    }
+
+    private PacketPage told(Run run, Held held) {
+        Optional<Position> asked =
+                run.state().now().filter(step -> step.kind().beginsWithString()).map(Step::position);
+        String called = held.string().map(this::called).orElse("");
+        Position place = held.place().orElse(null);
+        boolean itsTurn = asked.isEmpty() || asked.get() == place;
+        return switch (held.verdict()) {
+            case UNKNOWN -> new PacketPage("stop", words.say("bench.packet.UNKNOWN"));
+            case WRONG -> new PacketPage("stop", words.say("bench.packet.WRONG", called));
+            case RIGHT, INSTEAD ->
+                itsTurn
+                        ? new PacketPage(
+                                "good", words.say("bench.packet." + held.verdict(), called, String.valueOf(place)))
+                        : new PacketPage(
+                                "stop",
+                                words.say(
+                                        "bench.packet.other",
+                                        called,
+                                        String.valueOf(place),
+                                        String.valueOf(asked.get())));
+        };
+    }
+
+    private String called(InDrawer string) {
+        StringKind kind = kinds.all().get(string.kindId());
+        return kind == null
+                ? string.written()
+                : kindWords.label(kind) + " " + kind.spec().position();
+    }
+
+    /**
+     * What a packet is.
+     *
+     * @param style how that is marked
+     * @param says it in a sentence
+     */
+    record PacketPage(String style, String says) {}
+}

@@ -1,0 +1,406 @@
+package rosinedpeg.web;
+
+import static java.util.stream.Collectors.toMap;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.bench.PacketUse;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.web.bench.BenchEntry;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.Held;
+import rosinedpeg.web.drawer.InDrawer;
+import rosinedpeg.web.drawer.Laid;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.SignedIn;
+
+/** The drawer of a workshop that begins with nothing: what is laid in, what changes take, and what becomes of it. */
+class DrawerIT extends InRequests {
+
+    @Autowired
+    Benches benches;
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    Drawer drawer;
+
+    private SignedIn keeper;
+    private UUID second;
+    private UUID third;
+
+    @BeforeEach
+    void begin() throws Exception {
+        keeper = stranger();
+        enterKind("II");
+        enterKind("III");
+        second = kind("II");
+        third = kind("III");
+    }
+
+    private void enterKind(String position) {
+        assertThat(post(
+                        keeper,
+                        "/strings/new",
+                        "maker",
+                        "Harrow",
+                        "line",
+                        "Tarn",
+                        "size",
+                        "VIOLIN 4/4",
+                        "position",
+                        position,
+                        "core",
+                        "SYNTHETIC",
+                        "winding",
+                        "ALUMINIUM",
+                        "known",
+                        "GAUGE"))
+                .hasStatus(302);
+    }
+
+    private UUID kind(String position) {
+        return database.sql("select id from string_kind where workshop_id = ? and source = 'PACKET' and position = ?")
+                .params(keeper.workshopId(), position)
+                .query(UUID.class)
+                .single();
+    }
+
+    private UUID violin(String name) {
+        assertThat(post(keeper, "/instruments/new", "name", name, "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
+                .hasStatus(302);
+        return database.sql("select id from instrument where workshop_id = ? and name = ?")
+                .params(keeper.workshopId(), name)
+                .query(UUID.class)
+                .single();
+    }
+
+    private <T> T in(Supplier<T> work) {
+        return CurrentWorkshop.in(keeper.workshopId(), "Test", work);
+    }
+
+    private void lay(UUID kind, int many) {
+        in(() -> {
+            drawer.lay(new Laid(kind, "shelf", null, null, null), many, UUID.randomUUID());
+            return many;
+        });
+    }
+
+    private UUID start(UUID violin, Map<Position, UUID> replacements) {
+        return in(() -> {
+            replacements.keySet().stream()
+                    .filter(position -> instruments.get(violin).string(position).isEmpty())
+                    .forEach(position -> instruments.fit(
+                            violin, position, position.in(replacements), Instant.now(), 0, Set.of(), false));
+            Instrument instrument = instruments.get(violin);
+            Map<Position, StringSpec> specs = replacements.keySet().stream()
+                    .collect(toMap(position -> position, position -> position.in(instrument.specs())));
+            ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(instrument.setUp(), instrument.specs(), specs));
+            return benches.start(violin, plan, replacements, Reason.WORN, true);
+        });
+    }
+
+    private BenchState state(UUID run) {
+        return in(() -> benches.get(run)).state();
+    }
+
+    private void record(UUID run, BenchEntry entry) {
+        in(() -> benches.record(run, Press.now(UUID.randomUUID(), state(run).lastSequence()), entry));
+    }
+
+    private void goOn(UUID run, int steps) {
+        for (int i = 0; i < steps && !state(run).over(); i++) {
+            BenchState now = state(run);
+            if (now.heldByBridge() || now.gapMm() == null) {
+                record(run, new BenchEntry.Gap(0.2));
+            }
+            record(run, new BenchEntry.Done(state(run).now().orElseThrow().index()));
+        }
+    }
+
+    private int lying(UUID kind) {
+        return (int) in(() -> drawer.lying(List.of(kind))).getOrDefault(kind, List.of()).stream()
+                .filter(string -> !string.old())
+                .count();
+    }
+
+    private int gone(UUID kind, String how) {
+        return database.sql("select count(*) from drawer_string where kind_id = ? and left_how = ?")
+                .params(kind, how)
+                .query(Integer.class)
+                .single();
+    }
+
+    /**
+     * Whatever happens, in whatever order, the drawer holds what a heap of pebbles would: as many as were laid in, without those in
+     * hand, on instruments, broken and missing.
+     */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3})
+    void holdsWhatAHeapOfPebblesWould(long seed) {
+        Random random = new Random(seed);
+        UUID violin = violin("Pebble");
+        int heap = 0;
+        int fitted = 0;
+        int broken = 0;
+        int missing = 0;
+        Optional<UUID> open = Optional.empty();
+        List<Boolean> taken = new ArrayList<>();
+        for (int turn = 0; turn < 45; turn++) {
+            int what = random.nextInt(9);
+            if (what == 0 && heap < 4) {
+                int many = 1 + random.nextInt(2);
+                lay(second, many);
+                heap += many;
+            } else if (what == 1 && heap > 0) {
+                InDrawer string =
+                        in(() -> drawer.lying(List.of(second))).get(second).get(0);
+                assertThat(post(
+                                keeper,
+                                "/drawer/" + string.code() + "/leave",
+                                "how",
+                                "MISSING",
+                                "version",
+                                String.valueOf(string.version())))
+                        .hasStatus(302);
+                heap--;
+                missing++;
+            } else if (open.isEmpty()) {
+                open = Optional.of(start(violin, Map.of(Position.II, second)));
+            } else {
+                UUID run = open.get();
+                if (what < 5) {
+                    goOn(run, 1 + random.nextInt(12));
+                } else if (what == 5) {
+                    record(
+                            run,
+                            new BenchEntry.Wrong(new Mishap(Mishap.Kind.STRING_BROKE, Position.II, BreakPlace.PEG)));
+                } else if (what == 6) {
+                    record(run, new BenchEntry.Back());
+                } else if (what == 7) {
+                    record(run, new BenchEntry.End());
+                } else {
+                    goOn(run, 200);
+                }
+            }
+            if (open.isPresent()) {
+                BenchState state = state(open.get());
+                PacketUse use = PacketUse.of(state.plan()).getOrDefault(Position.II, new PacketUse(0, 0));
+                while (taken.size() < use.taken()) {
+                    taken.add(heap > 0);
+                    heap -= heap > 0 ? 1 : 0;
+                }
+                while (taken.size() > use.taken()) {
+                    heap += taken.remove(taken.size() - 1) ? 1 : 0;
+                }
+                if (state.over()) {
+                    for (int i = 0; i < taken.size(); i++) {
+                        if (taken.get(i) && i < use.broken()) {
+                            broken++;
+                        } else if (taken.get(i) && state.changed().contains(Position.II)) {
+                            fitted++;
+                        } else if (taken.get(i)) {
+                            heap++;
+                        }
+                    }
+                    open = Optional.empty();
+                    taken.clear();
+                }
+            }
+            assertThat(lying(second)).as("after turn %d, %d", turn, what).isEqualTo(heap);
+        }
+        assertThat(gone(second, "FITTED")).isEqualTo(fitted);
+        assertThat(gone(second, "MISSING")).isEqualTo(missing);
+        if (open.isEmpty()) {
+            assertThat(gone(second, "BROKE")).isEqualTo(broken);
+        }
+    }
+
+    @Test
+    void theLastPacketGoesToOneOfTwo() throws Exception {
+        List<UUID> violins = List.of(violin("One"), violin("Two"), violin("Three"), violin("Four"));
+        lay(second, 1);
+        ExecutorService hands = Executors.newFixedThreadPool(4);
+        List<Callable<UUID>> starts = violins.stream()
+                .map(violin -> (Callable<UUID>) () -> start(violin, Map.of(Position.II, second)))
+                .toList();
+        List<UUID> runs = new ArrayList<>();
+        for (Future<UUID> run : hands.invokeAll(starts)) {
+            runs.add(run.get());
+        }
+        hands.shutdown();
+        assertThat(runs.stream().filter(run -> !in(() -> drawer.inHand(run)).isEmpty()))
+                .hasSize(1);
+        assertThat(lying(second)).isZero();
+    }
+
+    /** Half-way the strings that are on have left the drawer, the others lie there again; what came off is kept with its hours. */
+    @Test
+    void aRunThatIsEndedHalfWayGivesBackWhatIsNotOn() throws Exception {
+        UUID violin = violin("Half");
+        in(() -> instruments.fit(
+                violin, Position.II, second, Instant.now().minus(Duration.ofDays(70)), 0, Set.of(), false));
+        lay(second, 2);
+        lay(third, 1);
+        UUID run = start(violin, Map.of(Position.II, second, Position.III, third));
+        assertThat(lying(second)).isEqualTo(1);
+        assertThat(lying(third)).isZero();
+        Position first = state(run).plan().order().get(0);
+        while (!state(run).changed().contains(first)) {
+            goOn(run, 1);
+        }
+        record(run, new BenchEntry.End());
+        assertThat(state(run).over()).isTrue();
+        boolean secondFirst = first == Position.II;
+        assertThat(lying(second)).isEqualTo(secondFirst ? 1 : 2);
+        assertThat(lying(third)).isEqualTo(secondFirst ? 1 : 0);
+        assertThat(gone(secondFirst ? second : third, "FITTED")).isEqualTo(1);
+        if (secondFirst) {
+            assertThat(page(keeper, "/drawer/kinds/" + second)).contains("from Half, 50 h in 2 months");
+        }
+    }
+
+    @Test
+    void thePacketInHandIsHeldAgainstWhatTheRunNeeds() throws Exception {
+        UUID violin = violin("Held");
+        lay(second, 2);
+        lay(third, 1);
+        UUID run = start(violin, Map.of(Position.II, second));
+        InDrawer mine = Position.II.in(in(() -> drawer.inHand(run)));
+        InDrawer other = in(() -> drawer.lying(List.of(second))).get(second).get(0);
+        InDrawer wrong = in(() -> drawer.lying(List.of(third))).get(third).get(0);
+        assertThat(in(() -> drawer.hold(run, " " + mine.written().toLowerCase()))
+                        .verdict())
+                .isEqualTo(Held.Verdict.RIGHT);
+        assertThat(in(() -> drawer.hold(run, "http://bench.example/drawer/" + other.code()))
+                        .verdict())
+                .isEqualTo(Held.Verdict.INSTEAD);
+        assertThat(in(() -> drawer.inHand(run)).get(Position.II).code()).isEqualTo(other.code());
+        assertThat(lying(second)).as("the first lies there again").isEqualTo(1);
+        assertThat(in(() -> drawer.hold(run, wrong.code())).verdict()).isEqualTo(Held.Verdict.WRONG);
+        assertThat(in(() -> drawer.hold(run, "QQQ QQQ")).verdict()).isEqualTo(Held.Verdict.UNKNOWN);
+        assertThat(mvcPacket(run, wrong.code())).bodyText().contains("Wrong string: that is Harrow Tarn III");
+    }
+
+    private MvcTestResult mvcPacket(UUID run, String code) {
+        return mvc.post()
+                .uri("/bench/" + run + "/packet")
+                .with(user(keeper))
+                .with(csrf())
+                .header("HX-Request", "true")
+                .param("code", code)
+                .exchange();
+    }
+
+    @Test
+    void whatIsBoughtIsLaidInOnceHoweverOftenItIsSent() throws Exception {
+        assertThat(page(keeper, "/drawer")).contains("Nothing lies here yet");
+        String[] bought = {
+            "kind",
+            second.toString(),
+            "many",
+            "3",
+            "place",
+            "blue box",
+            "boughtOn",
+            "2026-01-15",
+            "price",
+            "21,5",
+            "currency",
+            "eur",
+            "press",
+            UUID.randomUUID().toString()
+        };
+        assertThat(post(keeper, "/drawer/new", bought)).hasRedirectedUrl("/drawer/kinds/" + second);
+        post(keeper, "/drawer/new", bought);
+        assertThat(lying(second)).isEqualTo(3);
+        assertThat(page(keeper, "/drawer/kinds/" + second)).contains("blue box · bought Jan 2026", "21.50 EUR");
+        assertThat(page(keeper, "/drawer")).contains("3 there", "oldest Jan 2026");
+
+        UUID violin = violin("Bought");
+        assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=II&kinds[II]=" + second))
+                .contains("From the drawer", "blue box");
+        assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=III&kinds[III]=" + third))
+                .contains("No Harrow Tarn in the drawer");
+
+        String count = UUID.randomUUID().toString();
+        String[] found = {
+            "found[" + second + "]",
+            "1",
+            "shown[" + second + "]",
+            "3",
+            "found[" + third + "]",
+            "2",
+            "shown[" + third + "]",
+            "0",
+            "press",
+            count
+        };
+        assertThat(post(keeper, "/drawer/count", found)).hasStatus(302);
+        post(keeper, "/drawer/count", found);
+        assertThat(lying(second)).isEqualTo(1);
+        assertThat(gone(second, "MISSING")).isEqualTo(2);
+        assertThat(lying(third)).isEqualTo(2);
+        assertThat(page(keeper, "/drawer/kinds/" + second)).contains("1 found, 3 on record, by Stranger");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "many, 0, A whole number from 1 to 200",
+        "many, 201, A whole number from 1 to 200",
+        "boughtOn, 2199-01-01, A day from",
+        "price, -3, from 0 to 100000",
+        "currency, EURO, three letters",
+        "caseOf, Nobody, No instrument is called Nobody",
+    })
+    void whatCannotBeIsSaidBesideItsField(String field, String typed, String said) throws Exception {
+        Map<String, String> form = new LinkedHashMap<>(
+                Map.of("kind", second.toString(), "many", "2", "price", "5", "currency", "EUR", "boughtOn", ""));
+        form.put(field, typed);
+        String[] fields = form.entrySet().stream()
+                .flatMap(one -> Stream.of(one.getKey(), one.getValue()))
+                .toArray(String[]::new);
+        assertThat(post(keeper, "/drawer/new", fields))
+                .hasStatus(200)
+                .bodyText()
+                .contains(said, "value=\"" + typed);
+        assertThat(lying(second)).isZero();
+    }
+}
