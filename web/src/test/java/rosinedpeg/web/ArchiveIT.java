@@ -293,6 +293,13 @@ class ArchiveIT extends InRequests {
     void anArchiveOfTheFirstFormIsRead() throws Exception {
         SignedIn elsewhere = stranger();
         assertThat(take(elsewhere, Files.readAllBytes(ARCHIVE_OF_FORM_1))).hasStatus(302);
+        assertThat(database.sql("select (select count(*) from drawer_string where workshop_id = ?) from fitted_string"
+                                + " where kept and workshop_id = ? group by kept having count(*) > 0")
+                        .params(elsewhere.workshopId(), elsewhere.workshopId())
+                        .query(Integer.class)
+                        .single())
+                .as("old strings that were kept before there was a drawer lie in it")
+                .isEqualTo(1);
         everyPageOpens(account(elsewhere.signIn()));
     }
 
