@@ -35,7 +35,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -536,7 +535,6 @@ class ArgumentsTest {
                 Figure.byDefault(0.0015, Unit.MILLIMETRE_PER_NEWTON),
                 Optional.of(Position.II),
                 Optional.of(Position.I)));
-        open.add(OptionalInt.of(2));
         LocalDate day = LocalDate.of(2026, 9, 1);
         open.add(new CollarGrounds(
                 List.of(new Collar(day.minusYears(2), 5), new Collar(day, 3)), Optional.of(PegWood.EBONY), day));

@@ -211,6 +211,7 @@ class FirstMinuteIT extends InBrowser {
                     "/drawer",
                     "/drawer/new",
                     "/drawer/count",
+                    "/drawer/labels",
                     "/diary",
                     "/diary?from=" + LocalDate.now().plusWeeks(4),
                     "/diary/day/" + LocalDate.now(),

@@ -22,7 +22,10 @@ class RulesStayInCoreTest {
             "/listen/StandInTuner.java",
             "/platform/Lengths.java",
             "/platform/Say.java",
-            "/findings/FindingWords.java");
+            "/findings/FindingWords.java",
+            // Paper.
+            "/drawer/LabelSheet.java",
+            "/drawer/LabelController.java");
 
     @ParameterizedTest
     @CsvSource({

@@ -1,6 +1,6 @@
 package rosinedpeg.core.stock;
 
-import java.util.OptionalInt;
+import java.util.Optional;
 
 /** How well the drawer is filled with one kind of string. */
 public enum Level {
@@ -26,7 +26,7 @@ public enum Level {
      * @return that; where nobody said, {@value #USUAL_READY} of what is in use and none of what is not
      * @throws IllegalArgumentException when less than none is to lie ready, or more than 99
      */
-    public static int ready(OptionalInt said, boolean inUse) {
+    public static int ready(Optional<Integer> said, boolean inUse) {
         int ready = said.orElse(inUse ? USUAL_READY : 0);
         return requireCount("said", ready);
     }

@@ -8,6 +8,7 @@ import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.wear.WearSign;
 
 /**
@@ -48,7 +49,7 @@ public enum SecondLife {
         if (signs.contains(WearSign.WINDING_OPEN)) {
             return OPEN;
         }
-        if (worn >= 1) {
+        if (worn >= Wear.SPENT) {
             return SPENT;
         }
         if (from != on) {

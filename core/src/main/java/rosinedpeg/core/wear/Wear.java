@@ -17,6 +17,8 @@ import rosinedpeg.core.figure.Unit;
  */
 public record Wear(double hours, double months, double signs, Life life) {
 
+    /** The used-up share of a string that is spent. */
+    public static final double SPENT = 1;
     /** A month as ages and lives are counted, a twelfth of a year. */
     public static final double HOURS_PER_MONTH = 24 * 365.25 / 12;
 

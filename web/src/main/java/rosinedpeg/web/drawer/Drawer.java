@@ -4,6 +4,7 @@ import static java.util.stream.Collectors.toMap;
 
 import java.security.SecureRandom;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
@@ -24,6 +25,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.PacketUse;
@@ -135,6 +137,13 @@ public class Drawer {
         return strings.heaps().stream()
                 .filter(heap -> !heap.old())
                 .collect(toMap(Heap::kindId, heap -> (int) heap.count(), Integer::sum));
+    }
+
+    /** {@return what lies there and came since, the oldest first, no more than so much} */
+    List<InDrawer> since(Instant since, int most) {
+        return strings.since(since, Limit.of(most)).stream()
+                .map(DrawerStringEntity::view)
+                .toList();
     }
 
     /** {@return the one that a plan takes of some of a kind, where there is any} */

@@ -90,9 +90,7 @@ class DrawerController {
     String kind(@PathVariable UUID id, @RequestParam(defaultValue = "0") int from, Model model) {
         StringKind kind = kind(id);
         model.addAttribute(
-                "form",
-                new ReadyForm(
-                        kind.ready().isPresent() ? String.valueOf(kind.ready().getAsInt()) : "", kind.version()));
+                "form", new ReadyForm(kind.ready().map(String::valueOf).orElse(""), kind.version()));
         return kind(kind, from, model);
     }
 
@@ -129,9 +127,10 @@ class DrawerController {
             Model model,
             RedirectAttributes redirect) {
         StringKind kind = kinds.entered(id);
-        OptionalInt many = form.ready().isBlank()
+        OptionalInt typed = form.ready().isBlank()
                 ? OptionalInt.empty()
                 : Entry.count(result, "ready", form.ready(), 0, Level.MOST_READY);
+        Optional<Integer> many = typed.isPresent() ? Optional.of(typed.getAsInt()) : Optional.empty();
         if (result.hasErrors()) {
             return kind(kind, 0, model);
         }

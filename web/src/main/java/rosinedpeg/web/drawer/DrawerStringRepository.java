@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -32,6 +33,11 @@ interface DrawerStringRepository extends JpaRepository<DrawerStringEntity, UUID>
             + " and string.kindId in :kindIds order by case when string.fittedId is null then 0 else 1 end,"
             + " string.boughtOn nulls first, string.enteredAt, string.code")
     List<DrawerStringEntity> lying(Collection<UUID> kindIds);
+
+    /** Those that lie there, of every kind, and came since; the oldest first. */
+    @Query("select string from DrawerStringEntity string where string.leftAt is null and string.runId is null"
+            + " and string.enteredAt >= :since order by string.enteredAt, string.press, string.pressNumber")
+    List<DrawerStringEntity> since(Instant since, Limit most);
 
     /** The same, as much as a page shows. */
     @Query("select string from DrawerStringEntity string where string.leftAt is null and string.runId is null"

@@ -12,7 +12,6 @@ import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.stock.Level;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.wear.Wear;
 import rosinedpeg.web.drawing.Envelopes;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.OldString;
@@ -22,7 +21,7 @@ import rosinedpeg.web.platform.Words;
 
 /** Puts into words what lies in the drawer. In templates: {@code @drawerWords}. */
 @Component("drawerWords")
-public class DrawerWords {
+class DrawerWords {
 
     private final Words words;
     private final Say say;
@@ -109,11 +108,6 @@ public class DrawerWords {
                         Say.number(wear.months(), 0),
                         Say.percent(wear.worn())))
                 .orElseGet(() -> words.say("drawer.was.unknown", old.instrument()));
-    }
-
-    /** {@return how far an old string is used up, as it is judged: as spent where nobody knows its age} */
-    static double worn(OldString old) {
-        return old.wear().map(Wear::worn).orElse(1.0);
     }
 
     /**

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.stock.Lying;
-import rosinedpeg.core.wear.Wear;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.Price;
 
@@ -69,9 +68,7 @@ public record InDrawer(
         return new Lying(
                 Optional.ofNullable(boughtOn),
                 enteredAt,
-                was == null
-                        ? Optional.empty()
-                        : Optional.of(was.wear().map(Wear::worn).orElse(1.0)),
+                was == null ? Optional.empty() : Optional.of(was.worn()),
                 caseOf != null);
     }
 }

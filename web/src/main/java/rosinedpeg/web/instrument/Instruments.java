@@ -491,6 +491,12 @@ public class Instruments implements LogSource {
                         .collect(Collectors.toSet()));
     }
 
+    /** {@return what the instruments on the rack are called, by their ids and in the order of their names; no more than so many} */
+    public Map<UUID, String> onRack(int most) {
+        return instruments.beginning("", Limit.of(most)).stream()
+                .collect(Collectors.toMap(Listed::id, Listed::name, (one, same) -> one, LinkedHashMap::new));
+    }
+
     /** {@return what some instruments are called, by their ids} */
     public Map<UUID, String> names(Collection<UUID> ids) {
         return ids.isEmpty()

@@ -42,6 +42,11 @@ public record OldString(
 
     private static final double MONTHS_READ = 1200;
 
+    /** {@return the share of it that was used up; one that nobody knows the age of counts as spent} */
+    public double worn() {
+        return wear.map(Wear::worn).orElse(Wear.SPENT);
+    }
+
     static OldString of(FittedStringEntity string, InstrumentEntity from, StringKind kind) {
         Instant off = requireNonNull(string.removedAt());
         Instant on = string.fittedAt();

@@ -2,7 +2,6 @@ package rosinedpeg.web.kinds;
 
 import java.util.Comparator;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
@@ -37,7 +36,7 @@ public record StringKind(
         String note,
         Optional<Price> price,
         Optional<Life> life,
-        OptionalInt ready,
+        Optional<Integer> ready,
         int version) {
 
     /** Who says what a kind of string is. */

@@ -11,7 +11,6 @@ import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.hibernate.annotations.JdbcTypeCode;
@@ -185,7 +184,7 @@ class StringKindEntity {
                 lifeHours == null || lifeMonths == null
                         ? Optional.empty()
                         : Optional.of(new Life(lifeHours, lifeMonths, Origin.MEASURED)),
-                ready == null ? OptionalInt.empty() : OptionalInt.of(ready),
+                Optional.ofNullable(ready),
                 version);
     }
 }

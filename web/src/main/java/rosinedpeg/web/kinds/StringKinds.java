@@ -7,7 +7,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalInt;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -170,12 +170,12 @@ public class StringKinds {
      * @throws OptimisticLockingFailureException when somebody else has changed it since
      */
     @Transactional
-    public void keepReady(UUID id, int seen, OptionalInt many) {
+    public void keepReady(UUID id, int seen, Optional<Integer> many) {
         StringKindEntity kind = entity(id);
         if (kind.version() != seen) {
             throw new OptimisticLockingFailureException("kind of string " + id);
         }
-        kind.keepReady(many.isPresent() ? many.getAsInt() : null);
+        kind.keepReady(many.orElse(null));
     }
 
     /**

@@ -16,7 +16,6 @@ import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.stock.Likeness;
 import rosinedpeg.core.stock.SecondLife;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.wear.Wear;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.instrument.Instrument;
@@ -91,7 +90,7 @@ class DrawerAdvice {
                                         check.judge(position, was.kind().spec()))
                                 == SecondLife.GOOD)
                         .map(was -> new FromDrawer.Old(string, was)))
-                .sorted(Comparator.comparing(old -> worn(old.was())))
+                .sorted(Comparator.comparing(old -> old.was().worn()))
                 .toList();
     }
 
@@ -106,12 +105,7 @@ class DrawerAdvice {
 
     private static SecondLife life(Instrument instrument, OldString was, List<Finding> fit) {
         return SecondLife.of(
-                was.size(), worn(was), was.signs(), instrument.setUp().size(), fit);
-    }
-
-    /** Nobody knows how old it is: it counts as spent. */
-    private static double worn(OldString was) {
-        return was.wear().map(Wear::worn).orElse(1.0);
+                was.size(), was.worn(), was.signs(), instrument.setUp().size(), fit);
     }
 
     private static List<FromDrawer.Near> nearest(

@@ -66,6 +66,11 @@ public class Paper {
                 .orElseThrow();
     }
 
+    /** {@return as many sheets as it takes; the template knows what they show by the name {@code sheet}} */
+    public byte[] sheets(String template, Object sheet) {
+        return set(template, sheet, true).orElseThrow();
+    }
+
     private Optional<byte[]> set(String template, Object sheet, boolean onSeveralSheets) {
         Context context = new Context(LocaleContextHolder.getLocale(), Map.of("sheet", sheet));
         context.setVariable(
