@@ -407,4 +407,34 @@ class MishapTest {
                         .collect(joining(" ")))
                 .isEqualTo(uses);
     }
+
+    /** Nobody lets down what is not there: the new one goes on in its place, before the strings that are not begun. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void anOldStringThatBreaksIsNotTakenOffAgain(Family family) {
+        SetUp setUp = Examples.instrument(family);
+        Map<Position, StringSpec> set = Examples.set(setUp);
+        ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(setUp, set, set));
+        for (Position broken : plan.order()) {
+            Run run = new Run(plan);
+            run.pressTo(StepKind.LET_DOWN, plan.order().get(0));
+            run.goesWrong(new Mishap(Kind.STRING_BROKE, broken, BreakPlace.PEG));
+            List<Step> rest = run.state().plan().steps().stream()
+                    .skip(run.state().reached())
+                    .filter(step -> step.position() == broken)
+                    .toList();
+            assertThat(rest).extracting(Step::kind).as("%s", broken).contains(StepKind.BRING_UP);
+            assertThat(rest)
+                    .extracting(Step::kind)
+                    .as("%s", broken)
+                    .doesNotContain(
+                            StepKind.LET_DOWN, StepKind.FREE_TAIL_END, StepKind.COIL_OLD_STRING, StepKind.REWIND);
+            while (!run.state().over()) {
+                run.press();
+            }
+            assertThat(run.state().changed()).containsExactlyInAnyOrderElementsOf(plan.order());
+            assertThat(PacketUse.of(run.state().plan()))
+                    .allSatisfy((position, use) -> assertThat(use).isEqualTo(new PacketUse(1, 0)));
+        }
+    }
 }

@@ -5,6 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import com.google.zxing.BinaryBitmap;
+import com.google.zxing.RGBLuminanceSource;
+import com.google.zxing.common.HybridBinarizer;
+import com.google.zxing.qrcode.QRCodeReader;
+import java.awt.image.BufferedImage;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -21,6 +26,10 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -402,5 +411,34 @@ class DrawerIT extends InRequests {
                 .bodyText()
                 .contains(said, "value=\"" + typed);
         assertThat(lying(second)).isZero();
+    }
+
+    /** What is printed is read again as a camera reads it, and opens the string. */
+    @Test
+    void aCameraReadsTheLabelAndComesToTheString() throws Exception {
+        lay(second, 1);
+        InDrawer string = in(() -> drawer.lying(List.of(second))).get(second).get(0);
+        String sheet =
+                "/drawer/labels.pdf?of=KIND&kind=" + second + "&rows=13&columns=5&width=38&height=21&top=12&left=10";
+        byte[] pdf = mvc.get()
+                .uri(sheet + "&first=8")
+                .with(user(keeper))
+                .exchange()
+                .getResponse()
+                .getContentAsByteArray();
+        String read;
+        try (PDDocument document = Loader.loadPDF(pdf)) {
+            assertThat(new PDFTextStripper().getText(document)).contains("II A", string.written(), "Harrow Tarn");
+            BufferedImage picture = new PDFRenderer(document).renderImageWithDPI(0, 200);
+            int[] pixels = picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
+            read = new QRCodeReader()
+                    .decode(new BinaryBitmap(new HybridBinarizer(
+                            new RGBLuminanceSource(picture.getWidth(), picture.getHeight(), pixels))))
+                    .getText();
+        }
+        assertThat(read).endsWith("/drawer/" + string.code());
+        assertThat(page(keeper, read.replaceFirst("^http://[^/]*", ""))).contains(string.written(), "in the drawer");
+        assertThat(page(keeper, sheet + "&first=66")).contains("A whole number from 1 to 65");
+        assertThat(page(keeper, sheet.replace("width=38", "width=80"))).contains("wider than the sheet");
     }
 }

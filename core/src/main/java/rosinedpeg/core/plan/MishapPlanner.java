@@ -14,10 +14,12 @@ import java.util.function.IntConsumer;
 import java.util.function.Predicate;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bridge.BridgeEasing;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.strings.Position;
 
@@ -51,6 +53,14 @@ public final class MishapPlanner {
             StepKind.SEAT_IN_GROOVES,
             StepKind.PRESS_INTO_BENDS,
             StepKind.CLOSE_UP_TURNS);
+
+    /** How a string that was on is taken off. */
+    private static final Set<StepKind> REMOVES = EnumSet.of(
+            StepKind.BACK_OUT_FINE_TUNER,
+            StepKind.LET_DOWN,
+            StepKind.FREE_TAIL_END,
+            StepKind.COIL_OLD_STRING,
+            StepKind.CUT_UP_OLD_STRING);
 
     /** Of these, what is left out while the string stays hung at its tail; it is wound in one go then. */
     private static final Set<StepKind> BEFORE_HUNG = EnumSet.of(
@@ -274,6 +284,14 @@ public final class MishapPlanner {
         if (times >= remedy.tries()) {
             return remedy.referral().get();
         }
+        if (mishap.kind() == Mishap.Kind.STRING_BROKE) {
+            Position position = requireNonNull(mishap.position());
+            Optional<List<Step>> rest = oldIsOn(position) ? withoutOld(position) : Optional.empty();
+            if (rest.isPresent()) {
+                takeOutRemains(position);
+                return rest.get();
+            }
+        }
         remedy.cure().accept(times);
         return toCome();
     }
@@ -310,6 +328,88 @@ public final class MishapPlanner {
         takeOutRemains(position);
         list.graphite(position);
         putOn(position, true);
+    }
+
+    /** {@return whether a string that was to be changed is still the one that was on before} */
+    private boolean oldIsOn(Position position) {
+        return toCome().stream().anyMatch(step -> step.kind() == StepKind.LET_DOWN && step.position() == position);
+    }
+
+    /**
+     * What is left of the plan when a string breaks that was to come off anyway: its new one goes on as soon as no other is in hand, and
+     * nobody lets down or takes off what is not there.
+     *
+     * @return that; empty where the post would have too little meanwhile, so that it has to be replaced at once
+     */
+    private Optional<List<Step>> withoutOld(Position broken) {
+        Map<Position, Double> nowN = list.tensionsN();
+        nowN.put(broken, 0.0);
+        StepList left = new StepList(
+                plan.kind(),
+                plan.setUp(),
+                Particulars.USUAL.within(plan.bands()),
+                standing(Schools.Stance.SQUARE),
+                plan.tensionsBeforeN(),
+                plan.tensionsAfterN());
+        nowN.forEach(left::setTensionN);
+        left.tested(plan.steps().subList(0, reached));
+        for (Step step : brokenFirst(broken)) {
+            Map<Position, Double> beforeN = step.index() == 0
+                    ? plan.tensionsAtStartN()
+                    : plan.steps().get(step.index() - 1).tensionsAfterN();
+            step.tensionsAfterN().forEach((position, tensionN) -> {
+                if (!tensionN.equals(position.in(beforeN))) {
+                    left.setTensionN(position, tensionN);
+                }
+            });
+            if (plan.bands().of(plan.load().shares(left.tensionsN()).treble()) == LoadBand.UNHELD) {
+                return Optional.empty();
+            }
+            List<Caution> cautions = new ArrayList<>(step.cautions());
+            cautions.removeAll(OF_LOAD);
+            left.add(step.kind(), step.position(), step.materials(), cautions, step.figures());
+        }
+        return left.tensionsN().equals(plan.steps().get(plan.steps().size() - 1).tensionsAfterN())
+                ? Optional.of(left.steps())
+                : Optional.empty();
+    }
+
+    /** {@return the steps to come with those of a broken string before those of strings that are not begun, and without its removal} */
+    private List<Step> brokenFirst(Position broken) {
+        List<Step> own = new ArrayList<>();
+        List<Step> others = new ArrayList<>();
+        boolean inHand = list.tensionsN().entrySet().stream()
+                .anyMatch(at -> at.getKey() != broken
+                        && at.getValue() < BEGUN * at.getKey().in(plan.tensionsBeforeN()));
+        int where = -1;
+        @Nullable Position worked = null;
+        for (Passage passage : Passage.of(plan)) {
+            for (Step step : passage.steps()) {
+                if (step.index() < reached) {
+                    worked = passage.string().orElse(worked);
+                    continue;
+                }
+                boolean ofBroken = passage.string().filter(broken::equals).isPresent();
+                boolean begins = passage.string().isPresent()
+                        && !(inHand && passage.string().get() == worked);
+                if (where < 0 && begins) {
+                    where = others.size();
+                }
+                if (!ofBroken) {
+                    others.add(step);
+                } else if (!(REMOVES.contains(step.kind()) && step.position() == broken && !putOn(own, broken))) {
+                    own.add(step);
+                }
+            }
+        }
+        List<Step> rest = new ArrayList<>(others);
+        rest.addAll(Math.max(where, 0), own);
+        return rest;
+    }
+
+    private static boolean putOn(List<Step> steps, Position position) {
+        return steps.stream()
+                .anyMatch(step -> step.position() == position && step.kind().beginsWithString());
     }
 
     private void takeOutRemains(Position position) {
