@@ -26,7 +26,6 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/pegbox", "pegbox");
             visit(page, "/instruments/" + violin + "/bridge?gap=1.4", "bridge");
             visit(page, "/instruments/" + violin + "/measure/PEGBOX", "measure");
-            visit(page, "/instruments/" + instrument("Pit 8 cello") + "/tailpiece", "tailpiece");
             UUID run = openRun("Pit 5 viola");
             visit(page, "/instruments/" + violin + "/post", "post");
             visit(page, "/instruments/" + violin + "/plan/card?strings=I&strings=II", "card");
@@ -46,6 +45,7 @@ class ScreenshotsIT extends RunningApplication {
                     .single();
             visit(page, "/settling/" + settling, "settling");
             visit(page, "/diary", "diary");
+            visit(page, "/drawer", "drawer");
             Page narrow = browser.open(address(), 390, 844);
             Browser.signIn(narrow, "bench");
             shoot(narrow, "rack-narrow");

@@ -10,6 +10,7 @@ import com.microsoft.playwright.options.SelectOption;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
@@ -97,5 +98,22 @@ class TechnicianIT extends InBrowser {
                         .collect(Collectors.toSet()));
         assertThat(page.locator(".of-change").first()).containsText("to hold for Orchestra rehearsal");
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    /** The other hand holds the drawer: numbers, = for what is as recorded, Enter to the next. */
+    @Test
+    void countsTheDrawerWithOneHand() {
+        Page page = signedIn("bench", 1280);
+        page.navigate("/drawer?family=CELLO");
+        page.locator("a[href*='/drawer/count']").click();
+        page.locator("[data-count] input[data-shown]").first().focus();
+        for (String key : List.of("2", "Enter", "=", "1", "Enter", "=")) {
+            page.keyboard().press(key);
+        }
+        assertThat(page.locator("button:focus")).hasText("That is what lies there");
+        page.keyboard().press("Enter");
+        assertThat(page.locator(".notice")).containsText("2 kinds were not as recorded");
+        assertThat(page.locator(".tray .heap .state"))
+                .hasText(new String[] {"2 there", "none of 2", "1 of 2", "2 there"});
     }
 }

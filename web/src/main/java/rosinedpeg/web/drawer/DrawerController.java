@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.stock.Level;
+import rosinedpeg.core.stock.SecondLife;
 import rosinedpeg.web.drawing.Envelopes;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instruments;
@@ -261,6 +262,11 @@ class DrawerController {
      * @param inCaseOf what the instrument is called in whose case it lies
      */
     record StringPage(InDrawer string, StringKind kind, Optional<OldString> was, Optional<String> inCaseOf) {
+
+        /** {@return whether an old one may go on an instrument of its size again} */
+        public Optional<SecondLife> life() {
+            return was.map(old -> SecondLife.of(old.size(), old.worn(), old.signs(), old.size(), List.of()));
+        }
 
         /** {@return how a string can leave by hand} */
         public List<LeftHow> ways() {
