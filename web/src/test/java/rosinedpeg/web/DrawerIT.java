@@ -362,6 +362,9 @@ class DrawerIT extends InRequests {
         assertThat(lying(second)).isEqualTo(3);
         assertThat(page(keeper, "/drawer/kinds/" + second)).contains("blue box · bought Jan 2026", "21.50 EUR");
         assertThat(page(keeper, "/drawer")).contains("3 there", "oldest Jan 2026");
+        assertThat(page(keeper, "/drawer/table.csv").lines().skip(1).map(row -> row.replaceFirst("^\\w{6},", "")))
+                .hasSize(3)
+                .containsOnly("Harrow,Tarn,violin,4/4,II,blue box,,2026-01-15,21.50,EUR,,,");
 
         UUID violin = violin("Bought");
         assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=II&kinds[II]=" + second))

@@ -90,13 +90,14 @@ class TechnicianIT extends InBrowser {
         page.locator("main form button.strong").click();
         assertThat(page.locator("main")).containsText("11 dates were entered");
         assertThat(page.locator("main")).containsText("School concert");
+        assertThat(page.locator(".of-change").first()).containsText("to hold for Orchestra rehearsal");
+        page.locator(".of-change a:has-text('and 35 more')").click();
         assertThat(page.locator(".of-change a[href*='/plan']").allTextContents().stream()
                         .map(String::strip)
                         .collect(Collectors.toSet()))
                 .isEqualTo(IntStream.rangeClosed(1, 40)
                         .mapToObj(number -> "Shelf A " + number)
                         .collect(Collectors.toSet()));
-        assertThat(page.locator(".of-change").first()).containsText("to hold for Orchestra rehearsal");
         assertThat(browser.complaints()).isEmpty();
     }
 

@@ -24,6 +24,7 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.Held;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
@@ -235,6 +236,20 @@ public class Benches {
             told.publishEvent(new RunFinished(run.instrumentId(), id));
         }
         return Taken.RECORDED;
+    }
+
+    /**
+     * Holds a packet against what a run needs; no press of the same run comes in between.
+     *
+     * @param id the run
+     * @param code what is on the packet, typed or scanned
+     * @return whether it is the right one; empty when the run is over
+     * @throws NotFoundException when this workshop has no run with that id
+     */
+    @Transactional
+    Optional<Held> hold(UUID id, String code) {
+        RunEntity run = runs.lock(id).orElseThrow(() -> new NotFoundException("run " + id));
+        return run.endedAt() == null ? Optional.of(drawer.hold(id, code)) : Optional.empty();
     }
 
     /**

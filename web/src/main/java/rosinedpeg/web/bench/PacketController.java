@@ -11,7 +11,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Held;
 import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.kinds.KindWords;
@@ -28,14 +27,12 @@ import rosinedpeg.web.platform.Words;
 class PacketController {
 
     private final Benches benches;
-    private final Drawer drawer;
     private final StringKinds kinds;
     private final KindWords kindWords;
     private final Words words;
 
-    PacketController(Benches benches, Drawer drawer, StringKinds kinds, KindWords kindWords, Words words) {
+    PacketController(Benches benches, StringKinds kinds, KindWords kindWords, Words words) {
         this.benches = benches;
-        this.drawer = drawer;
         this.kinds = kinds;
         this.kindWords = kindWords;
         this.words = words;
@@ -54,10 +51,9 @@ class PacketController {
             Model model,
             HttpServletRequest request,
             RedirectAttributes redirect) {
-        Run run = benches.get(id);
-        PacketPage page = run.state().over()
-                ? new PacketPage("stop", words.say("bench.packet.over"))
-                : told(run, drawer.hold(id, code));
+        PacketPage page = benches.hold(id, code)
+                .map(held -> told(benches.get(id), held))
+                .orElseGet(() -> new PacketPage("stop", words.say("bench.packet.over")));
         if (Htmx.asks(request)) {
             Page.lay(page, model);
             return "bench/packet :: held";

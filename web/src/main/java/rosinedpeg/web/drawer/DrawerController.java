@@ -1,12 +1,18 @@
 package rosinedpeg.web.drawer;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -32,7 +38,9 @@ import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Paper;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
 
 /** The drawer as it is looked into: all of it, one kind, one string. */
 @Controller
@@ -44,6 +52,7 @@ class DrawerController {
     private final StringKinds kinds;
     private final Instruments instruments;
     private final KindWords kindWords;
+    private final Words words;
 
     DrawerController(
             Drawer drawer,
@@ -51,13 +60,15 @@ class DrawerController {
             Counting counting,
             StringKinds kinds,
             Instruments instruments,
-            KindWords kindWords) {
+            KindWords kindWords,
+            Words words) {
         this.drawer = drawer;
         this.shelves = shelves;
         this.counting = counting;
         this.kinds = kinds;
         this.instruments = instruments;
         this.kindWords = kindWords;
+        this.words = words;
     }
 
     /**
@@ -83,6 +94,23 @@ class DrawerController {
                         Optional.ofNullable(code).filter(typed -> !typed.isBlank())),
                 model);
         return "drawer/drawer";
+    }
+
+    /** All that lies there as a table; a mark at its front tells spreadsheets that it is in Unicode. */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/drawer/table.csv")
+    ResponseEntity<byte[]> table() {
+        Map<UUID, StringKind> known = kinds.all();
+        List<InDrawer> lying = drawer.lying(known.keySet()).values().stream()
+                .flatMap(List::stream)
+                .toList();
+        Map<UUID, String> cases = instruments.names(
+                lying.stream().map(InDrawer::caseOf).filter(Objects::nonNull).collect(Collectors.toSet()));
+        String table = DrawerTable.write(lying, known, drawer.were(lying), cases);
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, Paper.saved(words.say("drawer.table.file"), "csv"))
+                .body(("\ufeff" + table).getBytes(UTF_8));
     }
 
     /** What lies there of one kind. */
