@@ -234,7 +234,9 @@ class CrawlIT extends InRequests {
     }
 
     private static String kindOf(String address) {
-        return address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "{id}").replaceAll("=[-0-9.,]+", "=0");
+        return address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}|(?<=/drawer/)[0-9A-Z]{6}\\b", "{id}")
+                .replaceAll("(?<=/day/)[-0-9]+", "{day}")
+                .replaceAll("=[-0-9.,]+", "=0");
     }
 
     /** {@return the page; null when there is none to go on from} */

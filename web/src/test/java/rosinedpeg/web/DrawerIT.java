@@ -62,6 +62,8 @@ import rosinedpeg.web.platform.SignedIn;
 /** The drawer of a workshop that begins with nothing: what is laid in, what changes take, and what becomes of it. */
 class DrawerIT extends InRequests {
 
+    private static final int DPI = 300;
+
     @Autowired
     Benches benches;
 
@@ -432,16 +434,23 @@ class DrawerIT extends InRequests {
         String read;
         try (PDDocument document = Loader.loadPDF(pdf)) {
             assertThat(new PDFTextStripper().getText(document)).contains("II A", string.written(), "Harrow Tarn");
-            BufferedImage picture = new PDFRenderer(document).renderImageWithDPI(0, 200);
-            int[] pixels = picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
+            // The camera is held over the eighth label, the third of the second row.
+            BufferedImage picture = new PDFRenderer(document)
+                    .renderImageWithDPI(0, DPI)
+                    .getSubimage(pixels(10 + 2 * 38), pixels(12 + 21), pixels(38), pixels(21));
+            int[] seen = picture.getRGB(0, 0, picture.getWidth(), picture.getHeight(), null, 0, picture.getWidth());
             read = new QRCodeReader()
-                    .decode(new BinaryBitmap(new HybridBinarizer(
-                            new RGBLuminanceSource(picture.getWidth(), picture.getHeight(), pixels))))
+                    .decode(new BinaryBitmap(
+                            new HybridBinarizer(new RGBLuminanceSource(picture.getWidth(), picture.getHeight(), seen))))
                     .getText();
         }
         assertThat(read).endsWith("/drawer/" + string.code());
         assertThat(page(keeper, read.replaceFirst("^http://[^/]*", ""))).contains(string.written(), "in the drawer");
         assertThat(page(keeper, sheet + "&first=66")).contains("A whole number from 1 to 65");
         assertThat(page(keeper, sheet.replace("width=38", "width=80"))).contains("wider than the sheet");
+    }
+
+    private static int pixels(int mm) {
+        return Math.round(mm * DPI / 25.4f);
     }
 }
