@@ -80,31 +80,10 @@ class DrawerIT extends InRequests {
     @BeforeEach
     void begin() throws Exception {
         keeper = stranger();
-        enterKind("II");
-        enterKind("III");
+        enterKind(keeper, "II");
+        enterKind(keeper, "III");
         second = kind("II");
         third = kind("III");
-    }
-
-    private void enterKind(String position) {
-        assertThat(post(
-                        keeper,
-                        "/strings/new",
-                        "maker",
-                        "Harrow",
-                        "line",
-                        "Tarn",
-                        "size",
-                        "VIOLIN 4/4",
-                        "position",
-                        position,
-                        "core",
-                        "SYNTHETIC",
-                        "winding",
-                        "ALUMINIUM",
-                        "known",
-                        "GAUGE"))
-                .hasStatus(302);
     }
 
     private UUID kind(String position) {

@@ -24,6 +24,28 @@ abstract class InRequests extends RunningApplication {
         return result.getResponse().getContentAsString();
     }
 
+    /** Somebody enters a synthetic string of one set for the full-sized violin from its packet. */
+    void enterKind(SignedIn who, String position) {
+        assertThat(post(
+                        who,
+                        "/strings/new",
+                        "maker",
+                        "Harrow",
+                        "line",
+                        "Tarn",
+                        "size",
+                        "VIOLIN 4/4",
+                        "position",
+                        position,
+                        "core",
+                        "SYNTHETIC",
+                        "winding",
+                        "ALUMINIUM",
+                        "known",
+                        "GAUGE"))
+                .hasStatus(302);
+    }
+
     /** Sends a form, names and values in turn. */
     MvcTestResult post(SignedIn who, String path, String... fields) {
         var request = mvc.post().uri(path).with(user(who)).with(csrf());

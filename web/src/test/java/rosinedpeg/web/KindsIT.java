@@ -335,24 +335,7 @@ class KindsIT extends InRequests {
     void aSetFromTheDrawerIsOnANewInstrument() throws Exception {
         for (String position : List.of("I", "II", "III", "IV")) {
             assertThat(page(keeper, "/instruments/new")).doesNotContain("Harrow Tarn");
-            assertThat(post(
-                            keeper,
-                            "/strings/new",
-                            "maker",
-                            "Harrow",
-                            "line",
-                            "Tarn",
-                            "size",
-                            "VIOLIN 4/4",
-                            "position",
-                            position,
-                            "core",
-                            "SYNTHETIC",
-                            "winding",
-                            "ALUMINIUM",
-                            "known",
-                            "GAUGE"))
-                    .hasStatus(302);
+            enterKind(keeper, position);
         }
         assertThat(page(keeper, "/instruments/new")).contains("Harrow Tarn, Violin 4/4");
         UUID set = database.sql(

@@ -82,6 +82,8 @@ public final class MishapPlanner {
     private final Optional<Lean> lean;
     private final Map<Position, Double> expectedN;
     private final StepList list;
+    /** What comes after the cure: what was to come, unless the cure says otherwise. */
+    private List<Step> rest;
 
     private MishapPlanner(ChangePlan plan, int reached, Optional<Lean> lean) {
         this.plan = plan;
@@ -92,15 +94,29 @@ public final class MishapPlanner {
                 : plan.steps().get(reached - 1).tensionsAfterN();
         boolean backwards =
                 plan.steps().stream().anyMatch(step -> step.figures().containsKey(StepFigure.GAP_TO_AIM_FOR));
-        this.list = new StepList(
+        this.list = stepsFrom(expectedN, backwards ? Schools.Stance.HAIR_BACKWARDS : Schools.Stance.SQUARE);
+        this.rest = toCome();
+        list.tested(plan.steps().subList(0, reached));
+    }
+
+    /** {@return no steps yet, of a plan like this one, with the strings carrying so much} */
+    private StepList stepsFrom(Map<Position, Double> carriedN, Schools.Stance stance) {
+        StepList steps = new StepList(
                 plan.kind(),
                 plan.setUp(),
                 Particulars.USUAL.within(plan.bands()),
-                standing(backwards ? Schools.Stance.HAIR_BACKWARDS : Schools.Stance.SQUARE),
+                standing(stance),
                 plan.tensionsBeforeN(),
                 plan.tensionsAfterN());
-        expectedN.forEach(list::setTensionN);
-        list.tested(plan.steps().subList(0, reached));
+        carriedN.forEach(steps::setTensionN);
+        return steps;
+    }
+
+    /** Writes a step down again; what was seen of the load before is seen anew. */
+    private static void again(Step step, Map<StepFigure, Figure> figures, StepList to) {
+        List<Caution> cautions = new ArrayList<>(step.cautions());
+        cautions.removeAll(OF_LOAD);
+        to.add(step.kind(), step.position(), step.materials(), cautions, figures);
     }
 
     private static Schools.Bridge standing(Schools.Stance stance) {
@@ -170,14 +186,7 @@ public final class MishapPlanner {
                 }
             });
         }
-        StepList left = new StepList(
-                plan.kind(),
-                plan.setUp(),
-                Particulars.USUAL.within(plan.bands()),
-                standing(Schools.Stance.SQUARE),
-                plan.tensionsBeforeN(),
-                plan.tensionsAfterN());
-        carriedN.forEach(left::setTensionN);
+        StepList left = stepsFrom(carriedN, Schools.Stance.SQUARE);
         left.tested(plan.steps().subList(0, reached));
         left.tested(list.steps());
         for (Step step : toCome()) {
@@ -193,9 +202,7 @@ public final class MishapPlanner {
                     left.lookForPost();
                 }
                 thenN.forEach(left::setTensionN);
-                List<Caution> cautions = new ArrayList<>(step.cautions());
-                cautions.removeAll(OF_LOAD);
-                left.add(step.kind(), step.position(), step.materials(), cautions, step.figures());
+                again(step, step.figures(), left);
             }
         }
         return left.steps();
@@ -284,16 +291,8 @@ public final class MishapPlanner {
         if (times >= remedy.tries()) {
             return remedy.referral().get();
         }
-        if (mishap.kind() == Mishap.Kind.STRING_BROKE) {
-            Position position = requireNonNull(mishap.position());
-            Optional<List<Step>> rest = oldIsOn(position) ? withoutOld(position) : Optional.empty();
-            if (rest.isPresent()) {
-                takeOutRemains(position);
-                return rest.get();
-            }
-        }
         remedy.cure().accept(times);
-        return toCome();
+        return rest;
     }
 
     /** One string stays as it is; the others come to their end. */
@@ -325,7 +324,12 @@ public final class MishapPlanner {
     }
 
     private void replace(Position position) {
+        Optional<List<Step>> withoutOld = oldIsOn(position) ? withoutOld(position) : Optional.empty();
         takeOutRemains(position);
+        if (withoutOld.isPresent()) {
+            rest = withoutOld.get();
+            return;
+        }
         list.graphite(position);
         putOn(position, true);
     }
@@ -344,14 +348,7 @@ public final class MishapPlanner {
     private Optional<List<Step>> withoutOld(Position broken) {
         Map<Position, Double> nowN = list.tensionsN();
         nowN.put(broken, 0.0);
-        StepList left = new StepList(
-                plan.kind(),
-                plan.setUp(),
-                Particulars.USUAL.within(plan.bands()),
-                standing(Schools.Stance.SQUARE),
-                plan.tensionsBeforeN(),
-                plan.tensionsAfterN());
-        nowN.forEach(left::setTensionN);
+        StepList left = stepsFrom(nowN, Schools.Stance.SQUARE);
         left.tested(plan.steps().subList(0, reached));
         for (Step step : brokenFirst(broken)) {
             Map<Position, Double> beforeN = step.index() == 0
@@ -365,9 +362,7 @@ public final class MishapPlanner {
             if (plan.bands().of(plan.load().shares(left.tensionsN()).treble()) == LoadBand.UNHELD) {
                 return Optional.empty();
             }
-            List<Caution> cautions = new ArrayList<>(step.cautions());
-            cautions.removeAll(OF_LOAD);
-            left.add(step.kind(), step.position(), step.materials(), cautions, step.figures());
+            again(step, step.figures(), left);
         }
         return left.tensionsN().equals(plan.steps().get(plan.steps().size() - 1).tensionsAfterN())
                 ? Optional.of(left.steps())
@@ -492,14 +487,7 @@ public final class MishapPlanner {
         if (step.kind().turnsItsPeg() && step.position() != null) {
             list.testMachine(step.position());
         }
-        List<Caution> cautions = new ArrayList<>(step.cautions());
-        cautions.removeAll(OF_LOAD);
-        list.add(
-                step.kind(),
-                step.position(),
-                step.materials(),
-                cautions,
-                withTail ? step.figures() : inOneGo(step.figures()));
+        again(step, withTail ? step.figures() : inOneGo(step.figures()), list);
     }
 
     /** A string that stays hung at its tail is wound in one go. */

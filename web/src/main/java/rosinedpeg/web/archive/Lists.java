@@ -26,7 +26,7 @@ class Lists {
         List<Column> shown = part.columns().stream()
                 .filter(column -> !column.type().equals("jsonb"))
                 .toList();
-        StringBuilder table = new StringBuilder("\ufeff");
+        StringBuilder table = new StringBuilder(Cells.UNICODE);
         CSVPrinter printer = new CSVPrinter(table, CSVFormat.RFC4180);
         printer.printRecord(shown.stream().map(column -> column.inSchema().replaceFirst("_id$", "")));
         rows.each(part, row -> {

@@ -1,7 +1,5 @@
 package rosinedpeg.web.drawer;
 
-import static java.nio.charset.StandardCharsets.UTF_8;
-
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -10,8 +8,6 @@ import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,13 +28,13 @@ import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.KindWords;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
+import rosinedpeg.web.platform.Cells;
 import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
-import rosinedpeg.web.platform.Paper;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
 
@@ -96,7 +92,7 @@ class DrawerController {
         return "drawer/drawer";
     }
 
-    /** All that lies there as a table; a mark at its front tells spreadsheets that it is in Unicode. */
+    /** All that lies there as a table. */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/drawer/table.csv")
     ResponseEntity<byte[]> table() {
@@ -107,10 +103,7 @@ class DrawerController {
         Map<UUID, String> cases = instruments.names(
                 lying.stream().map(InDrawer::caseOf).filter(Objects::nonNull).collect(Collectors.toSet()));
         String table = DrawerTable.write(lying, known, drawer.were(lying), cases);
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, Paper.saved(words.say("drawer.table.file"), "csv"))
-                .body(("\ufeff" + table).getBytes(UTF_8));
+        return Cells.answer(words.say("drawer.table.file"), table);
     }
 
     /** What lies there of one kind. */

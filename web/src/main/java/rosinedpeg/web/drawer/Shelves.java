@@ -42,7 +42,7 @@ class Shelves {
     }
 
     /** {@return what lies of each kind that is kept or asked for, in the order it lies in} */
-    List<Shelf.Compartment> compartments() {
+    private List<Shelf.Compartment> compartments() {
         Map<UUID, List<Heap>> heaps = drawer.heaps().stream().collect(Collectors.groupingBy(Heap::kindId));
         Set<UUID> on = instruments.kindsOn();
         return kinds.all().values().stream()

@@ -1,15 +1,10 @@
 package rosinedpeg.web.kinds;
 
-import static java.nio.charset.StandardCharsets.UTF_8;
-
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -19,6 +14,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.platform.Cells;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -40,19 +36,11 @@ class KindTableController {
         this.words = words;
     }
 
-    /** The kinds as a table; a mark at its front tells spreadsheets that it is in Unicode. */
+    /** The kinds as a table. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/strings/table.csv")
     ResponseEntity<byte[]> table() {
-        return ResponseEntity.ok()
-                .contentType(new MediaType("text", "csv", UTF_8))
-                .header(
-                        HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment()
-                                .filename(words.say("kinds.table.file") + ".csv")
-                                .build()
-                                .toString())
-                .body(("\ufeff" + KindTable.write(kinds.entered())).getBytes(UTF_8));
+        return Cells.answer(words.say("kinds.table.file"), KindTable.write(kinds.entered()));
     }
 
     @OpenTo(Role.TECHNICIAN)
