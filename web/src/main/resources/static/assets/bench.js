@@ -255,13 +255,19 @@ function followOn(before) {
   bench().querySelector("h1").focus({ preventScroll: true });
 }
 
+// What is answered beside the step moves nothing, and waits for nothing: the working of a figure, what a packet is.
+const isAside = (event) => {
+  const target = event.detail?.target;
+  return target?.classList.contains("working") || target?.id === "held";
+};
+
 document.addEventListener("htmx:sendError", (event) => {
-  if (event.detail.requestConfig.verb === "post") keepOne(event.detail);
+  if (event.detail.requestConfig.verb === "post" && !isAside(event)) keepOne(event.detail);
 });
 
 // What is pressed while something is still kept comes after it.
 document.addEventListener("htmx:beforeRequest", (event) => {
-  if (event.detail.requestConfig.verb !== "post" || kept().length === 0) return;
+  if (event.detail.requestConfig.verb !== "post" || isAside(event) || kept().length === 0) return;
   event.preventDefault();
   event.stopImmediatePropagation();
   keepOne(event.detail);
@@ -321,11 +327,10 @@ showRefused();
 document.addEventListener("htmx:afterSwap", showRefused);
 
 // A figure that shows its working is no press: the step stays as it is.
-const opensWorking = (event) => event.detail?.target?.classList.contains("working");
 
 // One press, one post: the buttons rest until the answer is there.
 document.addEventListener("htmx:beforeRequest", (event) => {
-  if (opensWorking(event)) return;
+  if (isAside(event)) return;
   asking = true;
   rest(true);
 });
@@ -337,7 +342,7 @@ for (const failed of ["htmx:sendError", "htmx:responseError", "htmx:timeout"]) {
 
 // What is still missing is asked for in the same place.
 document.addEventListener("htmx:afterSwap", (event) => {
-  if (opensWorking(event)) return;
+  if (isAside(event)) return;
   const wrong = document.getElementById("wrong");
   if (wrong?.dataset.reopen === "true") wrong.showModal();
 });
@@ -348,7 +353,7 @@ document.addEventListener("htmx:afterRequest", () => {
 
 // The new step is read out, and keys work again at once; a refused entry gets the cursor back.
 document.addEventListener("htmx:afterSwap", (event) => {
-  if (opensWorking(event)) return;
+  if (isAside(event)) return;
   walked.length = 0;
   const refused = bench()?.querySelector('[aria-invalid="true"]');
   if (refused) refused.focus();

@@ -117,4 +117,26 @@ class TechnicianIT extends InBrowser {
         assertThat(page.locator(".tray .heap .state"))
                 .hasText(new String[] {"2 there", "none of 2", "1 of 2", "2 there"});
     }
+
+    /** A packet is held against the run beside its step: the step stays, and the bench goes on. */
+    @Test
+    void theWrongStringIsToldBeforeItIsUnrolled() {
+        Page page = signedIn("bench", 1280);
+        page.navigate("/bench/" + openRun("Pit 5 viola"));
+        String step = heading(page).innerText();
+        String wrong = database.sql("select code from drawer_string s join string_kind k on k.id = s.kind_id"
+                        + " where k.line = 'Sluice' and k.position = 'IV' and s.left_at is null limit 1")
+                .query(String.class)
+                .single();
+        page.locator("#code").fill(wrong);
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#held")).containsText("Wrong string: that is Tidewick Sluice IV");
+        page.locator("#code").fill(page.locator("a[href^='/drawer/']").innerText());
+        page.locator("button:has-text('right one')").click();
+        assertThat(page.locator("#held")).containsText("Right: Tidewick Reed II");
+        assertThat(heading(page)).hasText(step);
+        page.locator("[data-key=next]").click();
+        assertThat(heading(page)).not().hasText(step);
+        assertThat(browser.complaints()).isEmpty();
+    }
 }

@@ -24,7 +24,7 @@ public record Lying(Optional<LocalDate> boughtOn, Instant enteredAt, Optional<Do
 
     /**
      * The order of a planned change: new strings from the drawer, the oldest first; what lies in a case only when the drawer has none.
-     * Old strings are never put on by plan, see {@link #mayBePlanned}.
+     * Old strings are never put on by plan.
      */
     public static final Comparator<Lying> PLANNED =
             Comparator.comparing(Lying::inCase).thenComparing(OLDEST_FIRST);
@@ -51,10 +51,5 @@ public record Lying(Optional<LocalDate> boughtOn, Instant enteredAt, Optional<Do
                 throw new IllegalArgumentException("worn is " + share + "; it must be 0 or more");
             }
         });
-    }
-
-    /** {@return whether a plan counts on it: new strings only} */
-    public boolean mayBePlanned() {
-        return worn.isEmpty();
     }
 }

@@ -64,7 +64,7 @@ public record InDrawer(
      * @param was what it was on an instrument; none for a new one
      * @return that
      */
-    Lying lying(@Nullable OldString was) {
+    public Lying lying(@Nullable OldString was) {
         return new Lying(
                 Optional.ofNullable(boughtOn),
                 enteredAt,

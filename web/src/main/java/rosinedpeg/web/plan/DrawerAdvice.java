@@ -14,6 +14,7 @@ import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.stock.Likeness;
+import rosinedpeg.core.stock.Lying;
 import rosinedpeg.core.stock.SecondLife;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawer.Drawer;
@@ -90,7 +91,7 @@ class DrawerAdvice {
                                         check.judge(position, was.kind().spec()))
                                 == SecondLife.GOOD)
                         .map(was -> new FromDrawer.Old(string, was)))
-                .sorted(Comparator.comparing(old -> old.was().worn()))
+                .sorted(Comparator.comparing(old -> old.string().lying(old.was()), Lying.EMERGENCY))
                 .toList();
     }
 
