@@ -134,6 +134,7 @@ class TechnicianIT extends InBrowser {
         page.locator("#code").fill(page.locator("a[href^='/drawer/']").innerText());
         page.locator("button:has-text('right one')").click();
         assertThat(page.locator("#held")).containsText("Right: Tidewick Reed II");
+        assertThat(page.locator("#packets")).containsText(page.locator("#code").inputValue());
         assertThat(heading(page)).hasText(step);
         page.locator("[data-key=next]").click();
         assertThat(heading(page)).not().hasText(step);

@@ -116,7 +116,8 @@ class BenchPages {
                 wrongMissing);
     }
 
-    private Map<Position, InDrawer> packets(Run run, Step step) {
+    /** {@return what comes from the drawer for each place, where packets are laid out or opened} */
+    Map<Position, InDrawer> packets(Run run, Step step) {
         boolean laysOut = step.kind() == StepKind.LAY_OUT_KIT;
         if (!laysOut && !step.kind().beginsWithString()) {
             return Map.of();

@@ -1,6 +1,7 @@
 package rosinedpeg.web.bench;
 
 import jakarta.servlet.http.HttpServletRequest;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -27,12 +28,14 @@ import rosinedpeg.web.platform.Words;
 class PacketController {
 
     private final Benches benches;
+    private final BenchPages pages;
     private final StringKinds kinds;
     private final KindWords kindWords;
     private final Words words;
 
-    PacketController(Benches benches, StringKinds kinds, KindWords kindWords, Words words) {
+    PacketController(Benches benches, BenchPages pages, StringKinds kinds, KindWords kindWords, Words words) {
         this.benches = benches;
+        this.pages = pages;
         this.kinds = kinds;
         this.kindWords = kindWords;
         this.words = words;
@@ -53,7 +56,7 @@ class PacketController {
             RedirectAttributes redirect) {
         PacketPage page = benches.hold(id, code)
                 .map(held -> told(benches.get(id), held))
-                .orElseGet(() -> new PacketPage("stop", words.say("bench.packet.over")));
+                .orElseGet(() -> new PacketPage("stop", words.say("bench.packet.over"), Map.of()));
         if (Htmx.asks(request)) {
             Page.lay(page, model);
             return "bench/packet :: held";
@@ -63,25 +66,23 @@ class PacketController {
     }
 
     private PacketPage told(Run run, Held held) {
-        Optional<Position> asked =
-                run.state().now().filter(step -> step.kind().beginsWithString()).map(Step::position);
+        Optional<Step> now = run.state().now();
+        Map<Position, InDrawer> packets =
+                now.map(step -> pages.packets(run, step)).orElse(Map.of());
         String called = held.string().map(this::called).orElse("");
-        Position place = held.place().orElse(null);
-        boolean itsTurn = asked.isEmpty() || asked.get() == place;
+        String place = held.place().map(Position::name).orElse("");
+        Optional<String> asked = now.filter(step -> step.kind().beginsWithString())
+                .map(Step::position)
+                .map(Position::name);
         return switch (held.verdict()) {
-            case UNKNOWN -> new PacketPage("stop", words.say("bench.packet.UNKNOWN"));
-            case WRONG -> new PacketPage("stop", words.say("bench.packet.WRONG", called));
+            case UNKNOWN -> new PacketPage("stop", words.say("bench.packet.UNKNOWN"), packets);
+            case WRONG -> new PacketPage("stop", words.say("bench.packet.WRONG", called), packets);
             case RIGHT, INSTEAD ->
-                itsTurn
-                        ? new PacketPage(
-                                "good", words.say("bench.packet." + held.verdict(), called, String.valueOf(place)))
-                        : new PacketPage(
-                                "stop",
-                                words.say(
-                                        "bench.packet.other",
-                                        called,
-                                        String.valueOf(place),
-                                        String.valueOf(asked.get())));
+                asked.filter(other -> !other.equals(place))
+                        .map(other ->
+                                new PacketPage("stop", words.say("bench.packet.other", called, place, other), packets))
+                        .orElseGet(() -> new PacketPage(
+                                "good", words.say("bench.packet." + held.verdict(), called, place), packets));
         };
     }
 
@@ -97,6 +98,7 @@ class PacketController {
      *
      * @param style how that is marked
      * @param says it in a sentence
+     * @param packets what comes from the drawer by now
      */
-    record PacketPage(String style, String says) {}
+    record PacketPage(String style, String says, Map<Position, InDrawer> packets) {}
 }

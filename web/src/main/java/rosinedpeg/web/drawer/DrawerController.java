@@ -248,7 +248,13 @@ class DrawerController {
      * @param noKinds whether no kind of string is entered yet
      * @param unknown what was typed or scanned and is on no string
      */
-    record DrawerPage(Optional<Shelf> shelf, boolean noKinds, Optional<String> unknown) {}
+    record DrawerPage(Optional<Shelf> shelf, boolean noKinds, Optional<String> unknown) {
+
+        /** {@return a compartment in which nothing lies yet} */
+        public View open() {
+            return Envelopes.of(0, Level.USUAL_READY, 0);
+        }
+    }
 
     /**
      * What lies there of a kind.
