@@ -129,6 +129,21 @@ class PlanRulesTest {
         }
     }
 
+    /** Every string, broken at every step of the change of every one: chance finds too few of these. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void noStringThatBreaksLeavesAStepUnheldOrItsMachineUntried(Family family) {
+        for (int chosen = 1; chosen < 32; chosen <<= 1) {
+            ChangePlan plan = plan(6, family, 0, true, chosen);
+            for (Position broken : plan.setUp().positions()) {
+                Mishap mishap = new Mishap(Mishap.Kind.STRING_BROKE, broken, BreakPlace.PEG);
+                for (int reached = 0; reached < plan.steps().size(); reached++) {
+                    assertRules(Examples.amended(plan, reached, mishap, 0, Optional.empty()));
+                }
+            }
+        }
+    }
+
     private static void assertRules(ChangePlan plan) {
         Set<Position> tested = EnumSet.noneOf(Position.class);
         boolean lies = false;

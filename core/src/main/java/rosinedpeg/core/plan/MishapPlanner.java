@@ -351,6 +351,15 @@ public final class MishapPlanner {
         StepList left = stepsFrom(nowN, Schools.Stance.SQUARE);
         left.tested(plan.steps().subList(0, reached));
         for (Step step : brokenFirst(broken)) {
+            // The order is another one now: what comes first is tried first.
+            if (step.kind() == StepKind.TEST_MACHINE_DIRECTION) {
+                continue;
+            }
+            if (step.kind().turnsEveryPeg()) {
+                left.testMachines();
+            } else if (step.kind().turnsItsPeg() && step.position() != null) {
+                left.testMachine(step.position());
+            }
             Map<Position, Double> beforeN = step.index() == 0
                     ? plan.tensionsAtStartN()
                     : plan.steps().get(step.index() - 1).tensionsAfterN();
