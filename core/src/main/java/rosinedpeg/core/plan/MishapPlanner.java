@@ -196,9 +196,10 @@ public final class MishapPlanner {
                 }
                 Map<Position, Double> thenN = new EnumMap<>(step.tensionsAfterN());
                 still.forEach(position -> thenN.put(position, carriedN.get(position)));
-                if (left.slack()
-                        && !did(kind -> kind == StepKind.LOOK_FOR_POST, left)
-                        && thenN.values().stream().anyMatch(tensionN -> tensionN > 0)) {
+                boolean holds = thenN.values().stream().anyMatch(tensionN -> tensionN > 0);
+                if (!holds && !left.slack()) {
+                    lieFlat(left);
+                } else if (holds && left.slack() && !did(kind -> kind == StepKind.LOOK_FOR_POST, left)) {
                     left.lookForPost();
                 }
                 thenN.forEach(left::setTensionN);
@@ -575,10 +576,14 @@ public final class MishapPlanner {
         lieFlat();
     }
 
-    /** What lies on its back already is not moved. */
     private void lieFlat() {
-        if (!did(kind -> kind == StepKind.LAY_FLAT || kind == StepKind.LAY_ON_BACK_AND_BLOCK, list)) {
-            list.layFlat();
+        lieFlat(list);
+    }
+
+    /** What lies on its back already is not moved. */
+    private void lieFlat(StepList written) {
+        if (!did(kind -> kind == StepKind.LAY_FLAT || kind == StepKind.LAY_ON_BACK_AND_BLOCK, written)) {
+            written.layFlat();
         }
     }
 

@@ -5,7 +5,6 @@ import static java.util.stream.Collectors.toUnmodifiableMap;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +18,8 @@ import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresBuilder;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LeastSquaresOptimizer.Optimum;
 import org.hipparchus.optim.nonlinear.vector.leastsquares.LevenbergMarquardtOptimizer;
 import org.hipparchus.util.Pair;
+import rosinedpeg.core.estimate.Interval;
+import rosinedpeg.core.estimate.Posterior;
 import rosinedpeg.core.strings.StringCore;
 
 /**
@@ -32,9 +33,8 @@ import rosinedpeg.core.strings.StringCore;
  * method, in turn with the scatter.
  *
  * <p>Intervals do not trust the curvature at the best fit, since the hour at which a string holds is far from straight in ln A
- * and ln τ: the posterior is weighed on a grid laid along the axes of that curvature, and the hour is worked out at each
- * point. An interval runs from the 5th to the 95th hundredth of that weight; the table in {@code docs/arithmetic.md} shows
- * how often the truth lies in it.
+ * and ln τ: they are read off the {@link Posterior}, from the 5th to the 95th hundredth of its weight. The table in {@code
+ * docs/arithmetic.md} shows how often the truth lies in one.
  *
  * <p>Readings are taken one after the other. One that has sunk further than all of this explains is a slip, or turns that
  * still draw tight; it is cut out, and the fit goes on from where the string was found.
@@ -55,12 +55,8 @@ public final class SettlingFit {
     private static final double LEAST_LN = Math.log(0.11);
     private static final double MOST_LN_TAU = Math.log(990);
     private static final double MOST_LN_TOTAL = Math.log(1990);
-    /** Points of the grid along each axis, and how many spreads it reaches from the best fit. */
-    private static final int GRID = 17;
     /** As near as the hour of a point of the grid is looked for, in h. */
     private static final double NEARLY = 1e-5;
-
-    private static final double GRID_REACH = 4;
 
     /** Where a drop becomes doubtful, in spreads. */
     private static final double FAR_OUT = 2.7;
@@ -161,55 +157,18 @@ public final class SettlingFit {
 
     /** {@return the same for no more than so many cents, above 0, lost over so many hours, above 0} */
     public Interval steadyAtHours(double toleranceCents, double windowHours) {
-        double[][] weighed = new double[GRID * GRID][];
-        double[][] axes = axes();
-        double all = 0;
-        double atBest = logPosterior(best.getEntry(0), best.getEntry(1));
-        for (int i = 0; i < GRID; i++) {
-            for (int j = 0; j < GRID; j++) {
-                double a = GRID_REACH * (2.0 * i / (GRID - 1) - 1);
-                double b = GRID_REACH * (2.0 * j / (GRID - 1) - 1);
-                double lnTotal = clamp(best.getEntry(0) + a * axes[0][0] + b * axes[1][0], MOST_LN_TOTAL);
-                double lnTau = clamp(best.getEntry(1) + a * axes[0][1] + b * axes[1][1], MOST_LN_TAU);
-                double weight = Math.exp(logPosterior(lnTotal, lnTau) - atBest);
-                all += weight;
-                weighed[i * GRID + j] = new double[] {
-                    forecast(lnTotal, lnTau).steadyAtHours(toleranceCents, windowHours, NEARLY), weight
-                };
-            }
-        }
-        Arrays.sort(weighed, Comparator.comparingDouble(point -> point[0]));
+        Posterior.Following steady = new Posterior(
+                        best.getEntry(0),
+                        best.getEntry(1),
+                        covariance.getData(),
+                        (lnTotal, lnTau) -> logPosterior(clamp(lnTotal, MOST_LN_TOTAL), clamp(lnTau, MOST_LN_TAU)))
+                .following((lnTotal, lnTau) -> forecast(clamp(lnTotal, MOST_LN_TOTAL), clamp(lnTau, MOST_LN_TAU))
+                        .steadyAtHours(toleranceCents, windowHours, NEARLY));
         double hours = forecast().steadyAtHours(toleranceCents, windowHours);
-        double low = quantile(weighed, LOW_SHARE * all);
+        double low = steady.below(LOW_SHARE);
         // Where it may hold from the beginning, nothing lies below that; the whole tenth is left above.
-        double high = quantile(weighed, (low == 0 ? HIGH_SHARE - LOW_SHARE : HIGH_SHARE) * all);
+        double high = steady.below(low == 0 ? HIGH_SHARE - LOW_SHARE : HIGH_SHARE);
         return new Interval(Math.min(hours, low), hours, Math.max(hours, high));
-    }
-
-    /** Half of a point's weight lies below it. */
-    private static double quantile(double[][] weighed, double share) {
-        double below = 0;
-        double lastBelow = 0;
-        double lastHours = weighed[0][0];
-        for (double[] point : weighed) {
-            double to = below + point[1] / 2;
-            if (to >= share) {
-                double part = to == lastBelow ? 1 : (share - lastBelow) / (to - lastBelow);
-                return lastHours + Math.max(0, part) * (point[0] - lastHours);
-            }
-            below += point[1];
-            lastBelow = to;
-            lastHours = point[0];
-        }
-        return lastHours;
-    }
-
-    /** The root of the covariance: two steps of one spread each, that do not lean on one another. */
-    private double[][] axes() {
-        double first = Math.sqrt(covariance.getEntry(0, 0));
-        double along = covariance.getEntry(0, 1) / first;
-        double across = Math.sqrt(Math.max(1e-12, covariance.getEntry(1, 1) - along * along));
-        return new double[][] {{first, along}, {0, across}};
     }
 
     /** With the scatter unknown, residuals weigh as Student's t has it. */

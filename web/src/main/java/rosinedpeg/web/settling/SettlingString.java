@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import rosinedpeg.core.settling.Behaviour;
-import rosinedpeg.core.settling.Interval;
+import rosinedpeg.core.estimate.Interval;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.SettlingReading;

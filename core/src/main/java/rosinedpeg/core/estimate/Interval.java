@@ -1,4 +1,4 @@
-package rosinedpeg.core.settling;
+package rosinedpeg.core.estimate;
 
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
