@@ -39,6 +39,7 @@ import java.util.Set;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.DoubleBinaryOperator;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import rosinedpeg.core.bench.BenchEvent;
@@ -413,6 +414,10 @@ class ArgumentsTest {
         }
         if (type == String.class) {
             return List.of("A4", "4/4", "VIBRATING_LENGTH");
+        }
+        if (type == DoubleBinaryOperator.class) {
+            DoubleBinaryOperator hill = (one, other) -> -(one * one + other * other);
+            return List.of(hill);
         }
         if (type == ZoneId.class) {
             return List.of(ZoneOffset.UTC);

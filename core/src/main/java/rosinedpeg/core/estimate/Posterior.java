@@ -3,8 +3,10 @@ package rosinedpeg.core.estimate;
 import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.List;
 import java.util.function.DoubleBinaryOperator;
 
 /**
@@ -21,6 +23,8 @@ public final class Posterior {
     private static final int GRID = 17;
 
     private static final double GRID_REACH = 4;
+    /** How nearly two points say the same. */
+    private static final double SAME = 1e-12;
 
     /** The points of the grid, each with its weight. */
     private final double[][] points;
@@ -28,26 +32,46 @@ public final class Posterior {
     private final double all;
 
     /**
+     * How two unknowns scatter.
+     *
+     * @param first variance of the first, above 0
+     * @param second variance of the second, above 0
+     * @param both their covariance
+     */
+    public record Scatter(double first, double second, double both) {
+        /**
+         * Checks the figures.
+         *
+         * @throws IllegalArgumentException when a variance is not above 0
+         */
+        public Scatter {
+            requireFinite("first", first);
+            requireFinite("second", second);
+            requireFinite("both", both);
+            if (first <= 0 || second <= 0) {
+                throw new IllegalArgumentException(
+                        "the variances are " + first + " and " + second + "; they must be above 0");
+            }
+        }
+    }
+
+    /**
      * Weighs the grid.
      *
      * @param first the first unknown where the pair is most probable, finite
      * @param second the second there, finite
-     * @param covariance of the two there: variances above 0 on the diagonal
+     * @param scatter of the two there
      * @param lnProbability the logarithm of how probable a pair is, up to a constant
-     * @throws IllegalArgumentException when a variance is not above 0
      */
-    public Posterior(double first, double second, double[][] covariance, DoubleBinaryOperator lnProbability) {
+    public Posterior(double first, double second, Scatter scatter, DoubleBinaryOperator lnProbability) {
         requireFinite("first", first);
         requireFinite("second", second);
+        requireNonNull(scatter, "scatter");
         requireNonNull(lnProbability, "lnProbability");
-        if (!(covariance[0][0] > 0) || !(covariance[1][1] > 0)) {
-            throw new IllegalArgumentException(
-                    "the variances are " + covariance[0][0] + " and " + covariance[1][1] + "; they must be above 0");
-        }
         // The root of the covariance: two steps of one spread each, that do not lean on one another.
-        double along = Math.sqrt(covariance[0][0]);
-        double leaning = covariance[0][1] / along;
-        double across = Math.sqrt(Math.max(1e-12, covariance[1][1] - leaning * leaning));
+        double along = Math.sqrt(scatter.first());
+        double leaning = scatter.both() / along;
+        double across = Math.sqrt(Math.max(1e-12, scatter.second() - leaning * leaning));
         double atBest = lnProbability.applyAsDouble(first, second);
         this.points = new double[GRID * GRID][];
         double sum = 0;
@@ -116,6 +140,18 @@ public final class Posterior {
             weighed[i] = new double[] {figure.applyAsDouble(points[i][0], points[i][1]), points[i][2]};
         }
         Arrays.sort(weighed, Comparator.comparingDouble(point -> point[0]));
-        return new Following(weighed, all);
+        // Points that say the same are one. Those that say the least stay apart: where nothing lies lower, so much of
+        // the
+        // weight truly lies there.
+        List<double[]> merged = new ArrayList<>();
+        for (double[] point : weighed) {
+            double[] last = merged.isEmpty() ? weighed[0] : merged.get(merged.size() - 1);
+            if (last[0] > weighed[0][0] && point[0] - last[0] <= SAME * Math.abs(last[0])) {
+                last[1] += point[1];
+            } else {
+                merged.add(point);
+            }
+        }
+        return new Following(merged.toArray(double[][]::new), all);
     }
 }

@@ -160,7 +160,8 @@ public final class SettlingFit {
         Posterior.Following steady = new Posterior(
                         best.getEntry(0),
                         best.getEntry(1),
-                        covariance.getData(),
+                        new Posterior.Scatter(
+                                covariance.getEntry(0, 0), covariance.getEntry(1, 1), covariance.getEntry(0, 1)),
                         (lnTotal, lnTau) -> logPosterior(clamp(lnTotal, MOST_LN_TOTAL), clamp(lnTau, MOST_LN_TAU)))
                 .following((lnTotal, lnTau) -> forecast(clamp(lnTotal, MOST_LN_TOTAL), clamp(lnTau, MOST_LN_TAU))
                         .steadyAtHours(toleranceCents, windowHours, NEARLY));
