@@ -123,6 +123,12 @@ class LearnedLifeTest {
             last = share.best();
         }
         assertThat(life.stillGoodAfter(life.factor()).best()).isCloseTo(0.5, within(1e-9));
+        assertThat(life.livesUntil(0.5)).isEqualTo(life.factorWithin());
+        for (double share = 0.05; share < 1; share += 0.1) {
+            Interval lives = life.livesUntil(share);
+            assertThat(life.stillGoodAfter(lives.best()).best()).isCloseTo(share, within(1e-9));
+            assertThat(lives.best()).isBetween(lives.low(), lives.high());
+        }
     }
 
     /** Kinds scatter about what was thought of them; the truth lies in the interval about nine times in ten. */

@@ -158,6 +158,21 @@ class DrawerIT extends InRequests {
                 .single();
     }
 
+    /** What a run says of the strings it took off is what lives are learned from. */
+    @Test
+    void aRunSaysWhyAndWhereAStringCameOff() {
+        UUID violin = violin("Wear");
+        UUID run = start(violin, Map.of(Position.II, second, Position.III, third));
+        record(run, new BenchEntry.Wrong(new Mishap(Mishap.Kind.STRING_BROKE, Position.III, BreakPlace.NUT)));
+        goOn(run, 300);
+        assertThat(database.sql("select position || came_off || coalesce(broke_where, '') from fitted_string"
+                                + " where instrument_id = ? and removed_at is not null order by position")
+                        .param(violin)
+                        .query(String.class)
+                        .list())
+                .containsExactly("IIWORN", "IIIBROKENUT");
+    }
+
     /**
      * Whatever happens, in whatever order, the drawer holds what a heap of pebbles would: as many as were laid in, without those in
      * hand, on instruments, broken and missing.

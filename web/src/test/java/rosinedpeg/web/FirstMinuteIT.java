@@ -212,6 +212,7 @@ class FirstMinuteIT extends InBrowser {
                     "/drawer/new",
                     "/drawer/count",
                     "/drawer/labels",
+                    "/lives",
                     "/diary",
                     "/diary?from=" + LocalDate.now().plusWeeks(4),
                     "/diary/day/" + LocalDate.now(),

@@ -7,5 +7,10 @@ public enum CameOff {
     /** It broke. */
     BROKE,
     /** It would have gone on: another sound was wanted, or the instrument was made ready for something. */
-    STILL_GOOD
+    STILL_GOOD;
+
+    /** {@return whether its life was over} */
+    public boolean over() {
+        return this != STILL_GOOD;
+    }
 }

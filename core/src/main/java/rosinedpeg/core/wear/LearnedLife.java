@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.hipparchus.optim.InitialGuess;
 import org.hipparchus.optim.MaxEval;
 import org.hipparchus.optim.nonlinear.scalar.GoalType;
@@ -221,6 +222,35 @@ public final class LearnedLife {
         return new Interval(Math.min(share, within.below(LOW_SHARE)), share, Math.max(share, within.below(HIGH_SHARE)));
     }
 
+    /**
+     * How long such strings go on until only so many are still good.
+     *
+     * @param share of them, above 0 and below 1
+     * @return how many times the life that was thought of, with the interval it lies in about nine times in ten
+     */
+    public Interval livesUntil(double share) {
+        requireFinite("share", share);
+        if (share <= 0 || share >= 1) {
+            throw new IllegalArgumentException("share is " + share + "; it must be above 0 and below 1");
+        }
+        double lives = until(share, lnFactor, lnShape);
+        Posterior.Following within =
+                posterior.following((atLnFactor, atLnShape) -> until(share, atLnFactor, atLnShape));
+        return new Interval(Math.min(lives, within.below(LOW_SHARE)), lives, Math.max(lives, within.below(HIGH_SHARE)));
+    }
+
+    /**
+     * When each of a few such strings is over, if they are as unlike as strings of this kind are.
+     *
+     * @param strings how many, 1 or more
+     * @return how many times the life that was thought of each reaches, the first to end first
+     */
+    public List<Interval> ends(int strings) {
+        return IntStream.range(0, strings)
+                .mapToObj(string -> livesUntil(1 - (2 * string + 1) / (2.0 * strings)))
+                .toList();
+    }
+
     /** {@return where the strings themselves fell off, in lives that were thought of, without any law} */
     public List<KaplanMeier.Fall> falls() {
         return KaplanMeier.of(strings);
@@ -236,6 +266,10 @@ public final class LearnedLife {
 
     private static double goOn(double lives, double lnFactor, double lnShape) {
         return Math.exp(-LN_2 * Math.pow(lives / Math.exp(lnFactor), Math.exp(lnShape)));
+    }
+
+    private static double until(double share, double lnFactor, double lnShape) {
+        return Math.exp(lnFactor) * Math.pow(-Math.log(share) / LN_2, Math.exp(-lnShape));
     }
 
     private double lnProbability(double atLnFactor, double atLnShape) {

@@ -30,14 +30,16 @@ class Arrival {
     /**
      * Reads what came, and tells of the instruments.
      *
+     * @param arrived the instruments
+     * @param amongOthers whether there are others here, whose strings may be of the same kinds
      * @throws UnreadableArchiveException when some of it cannot be true
      */
-    void check(List<UUID> arrived) {
+    void check(List<UUID> arrived, boolean amongOthers) {
         try {
             kinds.entered();
             for (int from = 0; from < arrived.size(); from += AT_A_TIME) {
                 List<UUID> some = arrived.subList(from, Math.min(arrived.size(), from + AT_A_TIME));
-                instruments.arrived(some);
+                instruments.arrived(some, amongOthers);
                 some.forEach(one -> logs.forEach(log -> log.log(one, ListPage.MOST)));
             }
         } catch (RuntimeException cannotBeTrue) {

@@ -145,7 +145,7 @@ class Passports {
             if (count != 1) {
                 throw new UnreadableArchiveException("kind." + KIND);
             }
-            arrival.check(List.of(press));
+            arrival.check(List.of(press), true);
             return press;
         } catch (IOException | JacksonException unread) {
             throw new UnreadableArchiveException("kind." + KIND);

@@ -182,6 +182,11 @@ class Rows {
                     .forEach(column -> row.put(column.name(), shown.signed()));
             if (part.table().equals("string_kind")) {
                 row.putNull("price").putNull("currency").putNull("ready").put("note", "");
+                // What other strings here taught is not of this instrument.
+                row.putNull("learnedConcert")
+                        .putNull("learnedStudy")
+                        .putNull("learnedLoan")
+                        .putNull("learnedAt");
             }
         });
         return row;

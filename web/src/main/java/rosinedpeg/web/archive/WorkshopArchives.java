@@ -192,7 +192,8 @@ class WorkshopArchives {
                 drawer.layKept();
             }
             arrival.check(
-                    database.queryForList("select id from instrument where workshop_id = ?", UUID.class, workshop));
+                    database.queryForList("select id from instrument where workshop_id = ?", UUID.class, workshop),
+                    false);
             return instruments;
         } catch (IOException unread) {
             throw new UnreadableArchiveException("kind." + KIND);

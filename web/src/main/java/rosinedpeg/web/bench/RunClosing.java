@@ -37,6 +37,7 @@ import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Off;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
@@ -90,7 +91,7 @@ class RunClosing {
         finished.state()
                 .missing()
                 .forEach(position -> instruments.takeOff(
-                        run.instrumentId(), position, keeps(run, finished, position), why(run, finished, position)));
+                        run.instrumentId(), position, keeps(run, finished, position), off(run, finished, position)));
         for (Position position : finished.state().changed()) {
             Optional<OldString> before = Optional.ofNullable(inHand.get(position))
                     .map(string -> drawer.were(List.of(string)).get(string.id()));
@@ -102,7 +103,7 @@ class RunClosing {
                     before.flatMap(OldString::wear).map(Wear::hours).orElse(0.0),
                     before.map(OldString::signs).orElse(Set.of()),
                     keeps(run, finished, position),
-                    why(run, finished, position));
+                    off(run, finished, position));
         }
     }
 
@@ -162,7 +163,8 @@ class RunClosing {
             before.add(mishap);
             notes.write(run.instrumentId(), new Note.WentWrong(mishap, atFault), refer || atFault);
             if (mishap.kind() == Mishap.Kind.STRING_BROKE && !state.changed().contains(mishap.position())) {
-                instruments.replaceBroken(run.instrumentId(), requireNonNull(mishap.position()));
+                instruments.replaceBroken(
+                        run.instrumentId(), requireNonNull(mishap.position()), requireNonNull(mishap.place()));
             }
         }
     }
@@ -181,11 +183,11 @@ class RunClosing {
 
     /** A broken string is no spare. */
     private static boolean keeps(RunEntity run, Run finished, Position position) {
-        return run.keepOld() && why(run, finished, position) != CameOff.BROKE;
+        return run.keepOld() && off(run, finished, position).why() != CameOff.BROKE;
     }
 
     /** Why the string that was on came off. What broke of the strings that went on after it is another matter. */
-    private static CameOff why(RunEntity run, Run finished, Position position) {
+    private static Off off(RunEntity run, Run finished, Position position) {
         boolean broke = finished.state().plan().steps().stream()
                 .filter(step -> step.position() == position)
                 .map(Step::kind)
@@ -193,7 +195,16 @@ class RunClosing {
                 .findFirst()
                 .filter(kind -> kind == StepKind.TAKE_OUT_REMAINS)
                 .isPresent();
-        return broke ? CameOff.BROKE : run.reason() == Reason.WORN ? CameOff.WORN : CameOff.STILL_GOOD;
+        if (!broke) {
+            return new Off(run.reason() == Reason.WORN ? CameOff.WORN : CameOff.STILL_GOOD, null);
+        }
+        return new Off(
+                CameOff.BROKE,
+                finished.state().mishaps().stream()
+                        .filter(mishap -> mishap.kind() == Mishap.Kind.STRING_BROKE && mishap.position() == position)
+                        .map(Mishap::place)
+                        .findFirst()
+                        .orElse(null));
     }
 
     private static Instant cameToPitch(Run run, Position position) {

@@ -155,6 +155,10 @@ class LanternQuay implements ApplicationRunner {
         Map<Position, StringKind> reed = strings.viola("Reed");
         Map<Position, StringKind> barge = strings.cello("Barge");
         Map<Position, StringKind> keel = strings.bass("Keel");
+        Map<Position, StringKind> weir = strings.violin("Weir");
+        Map<Position, StringKind> heron = strings.viola("Heron");
+        Map<Position, StringKind> anchor = strings.cello("Anchor");
+        Seasons seasons = new Seasons(instruments, clock.instant());
 
         layIn(sluice, "top shelf", 96, "21.50", Map.of(I, 3, II, 1, III, 2, IV, 2));
         layIn(sluice, "top shelf", 20, "22.00", Map.of(I, 2, III, 1));
@@ -205,12 +209,12 @@ class LanternQuay implements ApplicationRunner {
                 new Laid(I.in(sluice).id(), "", pit1, day(20), new Price(new BigDecimal("22.00"), CURRENCY)),
                 1,
                 UUID.randomUUID());
-        fit(pit1, sluice, Map.of(I, 24, II, 124, III, 60, IV, 60));
+        seasons.fit(pit1, List.of(sluice, sluice, weir, weir), sluice, Map.of(I, 24, II, 124, III, 60, IV, 60), 1.1);
         instruments.guard(pit1, false, true);
 
         UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit2, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 326.0));
-        fit(pit2, sluice, Map.of(I, 40, II, 90, III, 50, IV, 50));
+        seasons.fit(pit2, List.of(sluice, weir, weir), sluice, Map.of(I, 40, II, 90, III, 50, IV, 50), 1);
         UUID settling = instruments.fit(pit2, II, II.in(sluice).id(), hoursAgo(19), 0, Set.of(), true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(17.5), -63, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(14), -48, true);
@@ -221,21 +225,21 @@ class LanternQuay implements ApplicationRunner {
         aftercare.restock(pit2, List.of(II), List.of());
 
         UUID pit3 = add("Pit 3 violin", Family.VIOLIN, "4/4", 10, Demand.CONCERT, TailEnd.FORK_TUNER);
-        fit(pit3, ember, Map.of(I, 20, II, 34, III, 34, IV, 34));
+        seasons.fit(pit3, List.of(ember, sluice, ember), ember, Map.of(I, 20, II, 34, III, 34, IV, 34), 0.9);
 
         UUID pit4 = fiveStrings();
-        fit(pit4, sluice, Map.of(I, 30, II, 45, III, 45, IV, 45));
+        seasons.fit(pit4, List.of(sluice, sluice), sluice, Map.of(I, 30, II, 45, III, 45, IV, 45), 1.15);
         instruments.fit(pit4, V, strings.lowC("Sluice").id(), daysAgo(45), 0, Set.of(), false);
 
         UUID pit5 = add("Pit 5 viola", Family.VIOLA, "16½", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
-        fit(pit5, reed, Map.of(I, 60, II, 140, III, 70, IV, 70));
+        seasons.fit(pit5, List.of(reed, heron, heron), reed, Map.of(I, 60, II, 140, III, 70, IV, 70), 1.05);
         halfDone(pit5, II.in(reed));
 
         UUID pit6 = add("Pit 6 viola", Family.VIOLA, "16", 9, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit6, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 371.0, of(Quantity.BRIDGE_HEIGHT), 38.5));
         measure(pit6, 1, Map.of(of(Quantity.BRIDGE_GAP), 2.1));
         lookAtPeg(pit6, II, 4, Set.of(PegSign.CREEPS_BACK, PegSign.BOTH_BANDS_SHINY));
-        fit(pit6, reed, Map.of(I, 80, II, 80, III, 115, IV, 80));
+        seasons.fit(pit6, List.of(reed, reed, heron), reed, Map.of(I, 80, II, 80, III, 115, IV, 80), 1);
 
         UUID pit8 = add("Pit 8 cello", Family.CELLO, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(
@@ -246,12 +250,12 @@ class LanternQuay implements ApplicationRunner {
                         of(Quantity.AFTERLENGTH), 106.0,
                         of(Quantity.BRIDGE_GROOVE_DEPTH, I), 0.62,
                         of(Quantity.LEVER_TO_TOP, I), 1.1));
-        fit(pit8, barge, Map.of(II, 160, III, 160, IV, 160));
+        seasons.fit(pit8, List.of(barge, anchor), barge, Map.of(II, 160, III, 160, IV, 160), 0.95);
         instruments.fit(
                 pit8, I, I.in(barge).id(), daysAgo(160), 0, Set.of(WearSign.WINDING_OPEN, WearSign.COLOUR_GONE), false);
 
         UUID pit9 = add("Pit 9 cello", Family.CELLO, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
-        fit(pit9, barge, Map.of(I, 70, II, 70, III, 70, IV, 70));
+        seasons.fit(pit9, List.of(barge, barge, anchor), barge, Map.of(I, 70, II, 70, III, 70, IV, 70), 1.1);
 
         notes.write(
                 pit9,
@@ -261,7 +265,7 @@ class LanternQuay implements ApplicationRunner {
 
         UUID pit11 = add("Pit 11 bass", Family.BASS, "3/4", 12, Demand.STUDY, TailEnd.SLOT);
         measure(pit11, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 1058.0));
-        fit(pit11, keel, Map.of(I, 300, II, 300, III, 300, IV, 420));
+        seasons.fit(pit11, List.of(keel), keel, Map.of(I, 300, II, 300, III, 300, IV, 420), 0.95);
 
         UUID half = add("Lending ½ violin 3", Family.VIOLIN, "1/2", 3, Demand.LOAN, TailEnd.FORK_TUNER);
         for (Position position : List.of(I, II, III, IV)) {
@@ -271,7 +275,7 @@ class LanternQuay implements ApplicationRunner {
         lookAtPeg(half, IV, 12, Set.of(PegSign.CREAKS, PegSign.JERKS));
 
         UUID quarter = add("Lending ¼ violin 1", Family.VIOLIN, "1/4", 2, Demand.LOAN, TailEnd.FORK_TUNER);
-        fit(quarter, minnow, Map.of(I, 200, II, 200, III, 200, IV, 200));
+        seasons.fit(quarter, List.of(minnow), minnow, Map.of(I, 200, II, 200, III, 200, IV, 200), 0.9);
 
         enter(OccasionKind.REHEARSAL, "Pit rehearsal", 2, LocalTime.of(18, 30), LocalTime.of(21, 0));
         enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
@@ -334,11 +338,6 @@ class LanternQuay implements ApplicationRunner {
 
     private LocalDate day(int daysAgo) {
         return daysAgo(daysAgo).atZone(ZONE).toLocalDate();
-    }
-
-    private void fit(UUID instrument, Map<Position, StringKind> set, Map<Position, Integer> daysAgo) {
-        daysAgo.forEach((position, days) ->
-                instruments.fit(instrument, position, position.in(set).id(), daysAgo(days), 0, Set.of(), false));
     }
 
     /** Leaves a run at the moment the new string is to be locked at its peg. */

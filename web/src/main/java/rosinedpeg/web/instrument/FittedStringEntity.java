@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.WearSign;
@@ -45,6 +46,9 @@ class FittedStringEntity {
     @Enumerated(EnumType.STRING)
     private @Nullable CameOff cameOff;
 
+    @Enumerated(EnumType.STRING)
+    private @Nullable BreakPlace brokeWhere;
+
     @Version
     private int version;
 
@@ -71,13 +75,14 @@ class FittedStringEntity {
      *
      * @param at when
      * @param keep whether it is kept
-     * @param why why, where that was said
+     * @param told why, where that was said
      * @param hours how many hours were played on it, where that is known
      */
-    void remove(Instant at, boolean keep, @Nullable CameOff why, @Nullable Double hours) {
+    void remove(Instant at, boolean keep, @Nullable Off told, @Nullable Double hours) {
         this.removedAt = fittedAt != null && at.isBefore(fittedAt) ? fittedAt : at;
         this.kept = keep;
-        this.cameOff = why;
+        this.cameOff = told == null ? null : told.why();
+        this.brokeWhere = told == null ? null : told.where();
         this.hoursPlayed = hours;
     }
 
@@ -96,6 +101,12 @@ class FittedStringEntity {
     @Nullable
     CameOff cameOff() {
         return cameOff;
+    }
+
+    /** {@return where it broke, where that was said} */
+    @Nullable
+    BreakPlace brokeWhere() {
+        return brokeWhere;
     }
 
     /** It turns out to be of another kind. */

@@ -30,6 +30,19 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
             + " and instrument.id = string.instrumentId and instrument.retiredAt is null)")
     Set<UUID> kindsOn();
 
+    /** All that were ever of a kind, of which anybody knows since when they were on; the first first. */
+    List<FittedStringEntity> findByKindIdAndFittedAtNotNullOrderByFittedAtAscIdAsc(UUID kindId);
+
+    /** How many went which way, of those of which anybody knows since when they were on. */
+    @Query("select new rosinedpeg.web.instrument.PastCount(string.kindId, string.instrumentId, string.cameOff,"
+            + " string.brokeWhere, count(string)) from FittedStringEntity string where string.fittedAt is not null"
+            + " group by string.kindId, string.instrumentId, string.cameOff, string.brokeWhere")
+    List<PastCount> counts();
+
+    /** The kinds that were ever on some instruments. */
+    @Query("select distinct string.kindId from FittedStringEntity string where string.instrumentId in :instrumentIds")
+    Set<UUID> kindsEverOn(Collection<UUID> instrumentIds);
+
     /** Those of some ids that have come off. */
     List<FittedStringEntity> findByIdInAndRemovedAtNotNull(Collection<UUID> ids);
 

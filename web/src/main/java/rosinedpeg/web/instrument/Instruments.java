@@ -29,6 +29,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
@@ -44,6 +45,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.CameOff;
+import rosinedpeg.core.wear.Lived;
 import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.kinds.KindWords;
@@ -366,7 +368,7 @@ public class Instruments implements LogSource {
             double hoursBefore,
             Set<WearSign> signs,
             boolean keepOld,
-            @Nullable CameOff why) {
+            @Nullable Off why) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
                 .ifPresent(old -> remove(old, since == null ? clock.instant() : since, keepOld, why));
@@ -414,13 +416,13 @@ public class Instruments implements LogSource {
 
     /** Records that a string came off and nothing went on in its place. */
     @Transactional
-    public void takeOff(UUID id, Position position, boolean keep, @Nullable CameOff why) {
+    public void takeOff(UUID id, Position position, boolean keep, @Nullable Off why) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
                 .ifPresent(old -> remove(old, clock.instant(), keep, why));
     }
 
-    private void remove(FittedStringEntity string, Instant at, boolean keep, @Nullable CameOff why) {
+    private void remove(FittedStringEntity string, Instant at, boolean keep, @Nullable Off why) {
         Instant until = at.isAfter(clock.instant()) ? clock.instant() : at;
         FittedNow now = string.now();
         Reckoning reckoning = reckoning(Map.of(string.instrumentId(), List.of(now)));
@@ -438,6 +440,70 @@ public class Instruments implements LogSource {
     /** {@return the kinds of string that are on any instrument of the rack} */
     public Set<UUID> kindsOn() {
         return fitted.kindsOn();
+    }
+
+    /**
+     * All that were ever of a kind, as far as they say how long such strings last.
+     *
+     * @param kindId the kind
+     * @param at as of when: those that are on count as good until then, those that went on later do not count
+     * @return those of which anybody knows since when they were on and how much was played on them, the first first
+     */
+    public List<PastString> past(UUID kindId, Instant at) {
+        List<FittedStringEntity> strings = fitted.findByKindIdAndFittedAtNotNullOrderByFittedAtAscIdAsc(kindId);
+        List<FittedNow> on = strings.stream()
+                .filter(string -> string.removedAt() == null)
+                .map(FittedStringEntity::now)
+                .toList();
+        Reckoning reckoning = reckoning(on.stream().collect(Collectors.groupingBy(FittedNow::instrumentId)));
+        Map<UUID, InstrumentEntity> from =
+                instruments
+                        .findByIdIn(strings.stream()
+                                .map(FittedStringEntity::instrumentId)
+                                .collect(Collectors.toSet()))
+                        .stream()
+                        .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+        return strings.stream()
+                .flatMap(
+                        string -> past(string, requireNonNull(from.get(string.instrumentId())), reckoning, at).stream())
+                .toList();
+    }
+
+    /** {@return how many strings of each kind went which way on each instrument; those that are on among them, without a reason} */
+    public List<PastCount> pastCounts() {
+        return fitted.counts();
+    }
+
+    private static Optional<PastString> past(
+            FittedStringEntity string, InstrumentEntity from, Reckoning reckoning, Instant at) {
+        Instant since = requireNonNull(string.fittedAt());
+        Instant off = string.removedAt();
+        // On an instrument that has left the rack nobody here knows how it went on.
+        Instant until = off != null
+                ? off
+                : from.retiredAt().filter(retired -> retired.isBefore(at)).orElse(at);
+        Double hours = off != null ? string.hoursPlayed() : null;
+        if (off == null && !until.isBefore(since)) {
+            hours = StringOn.of(
+                            string.now(),
+                            requireNonNull(reckoning.kinds().get(string.kindId())),
+                            reckoning.of(from.listed()),
+                            until)
+                    .hours();
+        }
+        if (hours == null) {
+            return Optional.empty();
+        }
+        CameOff why = string.cameOff();
+        return Optional.of(new PastString(
+                from.id(),
+                from.name(),
+                string.position(),
+                since,
+                Optional.ofNullable(off),
+                Optional.ofNullable(why),
+                Optional.ofNullable(string.brokeWhere()),
+                new Lived(hours, OldString.months(since, until), from.demand(), why != null && why.over())));
     }
 
     /** {@return some strings that have come off, by their ids; three queries however many there are} */
@@ -459,11 +525,19 @@ public class Instruments implements LogSource {
                 .collect(Collectors.toMap(OldString::fittedId, Function.identity()));
     }
 
-    /** Records that a string broke and one of the same kind has gone on in its place now. */
+    /** Records that a string broke there and one of the same kind has gone on in its place now. */
     @Transactional
-    public void replaceBroken(UUID id, Position position) {
+    public void replaceBroken(UUID id, Position position, BreakPlace where) {
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
-                .ifPresent(old -> fit(id, position, old.kindId(), clock.instant(), 0, Set.of(), false, CameOff.BROKE));
+                .ifPresent(old -> fit(
+                        id,
+                        position,
+                        old.kindId(),
+                        clock.instant(),
+                        0,
+                        Set.of(),
+                        false,
+                        new Off(CameOff.BROKE, where)));
     }
 
     /** {@return whether an instrument of the workshop has that name, on the rack or not} */
@@ -594,13 +668,15 @@ public class Instruments implements LogSource {
      * Reads instruments whose records came here from elsewhere as they are, and tells of those that are on the rack.
      *
      * @param ids the instruments
+     * @param amongOthers whether there are others here, whose strings may be of the same kinds
      * @throws RuntimeException when what is on record of one cannot be true
      */
     @Transactional
-    public void arrived(Collection<UUID> ids) {
+    public void arrived(Collection<UUID> ids, boolean amongOthers) {
         of(ids).values().stream()
                 .filter(instrument -> instrument.retiredAt().isEmpty())
                 .forEach(instrument -> tellOfArrival(entity(instrument.id())));
+        events.publishEvent(new HistoryArrived(fitted.kindsEverOn(ids), amongOthers));
     }
 
     private void tellOfArrival(InstrumentEntity entity) {

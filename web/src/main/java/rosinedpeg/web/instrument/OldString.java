@@ -47,6 +47,11 @@ public record OldString(
         return wear.map(Wear::worn).orElse(Wear.SPENT);
     }
 
+    /** {@return the months from one moment to another, no more than are read of any string} */
+    static double months(Instant on, Instant off) {
+        return Math.min(MONTHS_READ, Duration.between(on, off).toHours() / Wear.HOURS_PER_MONTH);
+    }
+
     static OldString of(FittedStringEntity string, InstrumentEntity from, StringKind kind) {
         Instant off = requireNonNull(string.removedAt());
         Instant on = string.fittedAt();
@@ -64,10 +69,7 @@ public record OldString(
                 signs,
                 on == null || hours == null
                         ? Optional.empty()
-                        : Optional.of(new Wear(
-                                hours,
-                                Math.min(MONTHS_READ, Duration.between(on, off).toHours() / Wear.HOURS_PER_MONTH),
-                                Wear.shareOf(signs),
-                                kind.lasts())));
+                        : Optional.of(
+                                new Wear(hours, months(on, off), Wear.shareOf(signs), kind.lasts(from.demand()))));
     }
 }

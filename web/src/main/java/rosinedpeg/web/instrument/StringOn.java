@@ -63,7 +63,7 @@ public record StringOn(
     static StringOn of(FittedNow fitted, StringKind kind, Playing playing, Instant now) {
         double hoursPerWeek = playing.hoursPerWeek();
         Demand demand = playing.demand();
-        Life life = kind.lasts();
+        Life life = kind.lasts(demand);
         Instant since = fitted.fittedAt();
         double ageHours =
                 since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);

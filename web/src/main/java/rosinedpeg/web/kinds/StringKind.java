@@ -7,6 +7,8 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.usual.Packet;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.core.wear.LearnedLife;
 import rosinedpeg.core.wear.Life;
 
 /**
@@ -22,6 +24,7 @@ import rosinedpeg.core.wear.Life;
  * @param note what somebody notes of it
  * @param price what it costs, if it is known
  * @param life how long it was found to last, if it is known
+ * @param learned how many times that life its strings have, if the workshop's own say
  * @param ready how many are to lie ready in the drawer, if somebody said
  * @param version how often it has been changed, which a form that changes it sends along
  */
@@ -36,6 +39,7 @@ public record StringKind(
         String note,
         Optional<Price> price,
         Optional<Life> life,
+        Optional<LearnedFactors> learned,
         Optional<Integer> ready,
         int version) {
 
@@ -47,9 +51,20 @@ public record StringKind(
         USUAL
     }
 
-    /** {@return how long it lasts: as it was found, or as such strings usually do} */
-    public Life lasts() {
+    /** {@return how long it is thought to last before any string of it is heard: as somebody says, or as such strings usually do} */
+    public Life thought() {
         return life.orElseGet(() -> Life.usual(family, spec));
+    }
+
+    /** {@return how long it lasts: as the workshop's own strings say, or as it is thought to} */
+    public Life lasts(Demand demand) {
+        return learned.map(factors -> LearnedLife.times(thought(), factors.of(demand)))
+                .orElseGet(this::thought);
+    }
+
+    /** {@return how long it lasts until it is spent, for a player who changes it then} */
+    public Life lasts() {
+        return lasts(Demand.STUDY);
     }
 
     /** {@return the size it is made for; where that was not said, the one of its family that is nearest in length} */

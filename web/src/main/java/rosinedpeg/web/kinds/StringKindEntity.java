@@ -8,6 +8,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.math.BigDecimal;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -87,6 +88,10 @@ class StringKindEntity {
 
     private @Nullable Double lifeHours;
     private @Nullable Double lifeMonths;
+    private @Nullable Double learnedConcert;
+    private @Nullable Double learnedStudy;
+    private @Nullable Double learnedLoan;
+    private @Nullable Instant learnedAt;
 
     @JdbcTypeCode(SqlTypes.SMALLINT)
     private @Nullable Integer ready;
@@ -157,6 +162,12 @@ class StringKindEntity {
                 new ArrayList<>(spec.assumed().stream().map(Enum::name).sorted().toList());
     }
 
+    private Optional<LearnedFactors> learned() {
+        return learnedConcert == null || learnedStudy == null || learnedLoan == null || learnedAt == null
+                ? Optional.empty()
+                : Optional.of(new LearnedFactors(learnedConcert, learnedStudy, learnedLoan, learnedAt));
+    }
+
     StringKind view() {
         return new StringKind(
                 id,
@@ -184,6 +195,7 @@ class StringKindEntity {
                 lifeHours == null || lifeMonths == null
                         ? Optional.empty()
                         : Optional.of(new Life(lifeHours, lifeMonths, Origin.MEASURED)),
+                learned(),
                 Optional.ofNullable(ready),
                 version);
     }

@@ -1,8 +1,11 @@
 package rosinedpeg.web.kinds;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.setup.Family;
 
@@ -15,6 +18,12 @@ interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
             StringKind.Source source);
 
     List<StringKindEntity> findByFamilyAndSource(Family family, StringKind.Source source);
+
+    /** What was learned is nothing that anybody changes in a form: the version stays. */
+    @Modifying(flushAutomatically = true)
+    @Query("update StringKindEntity kind set kind.learnedConcert = :concert, kind.learnedStudy = :study,"
+            + " kind.learnedLoan = :loan, kind.learnedAt = :at where kind.id = :id")
+    void learn(UUID id, @Nullable Double concert, @Nullable Double study, @Nullable Double loan, @Nullable Instant at);
 
     /** Until the transaction is over nobody else lays out usual kinds. */
     @Query(nativeQuery = true, value = "select 1 from pg_advisory_xact_lock(hashtext('usual kinds of string'))")

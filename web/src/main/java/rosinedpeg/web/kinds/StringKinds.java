@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
@@ -30,9 +31,11 @@ import rosinedpeg.web.platform.NotFoundException;
 public class StringKinds {
 
     private final StringKindRepository kinds;
+    private final ApplicationEventPublisher events;
 
-    StringKinds(StringKindRepository kinds) {
+    StringKinds(StringKindRepository kinds, ApplicationEventPublisher events) {
         this.kinds = kinds;
+        this.events = events;
     }
 
     /** {@return every kind, by its id} */
@@ -140,6 +143,11 @@ public class StringKinds {
         return set;
     }
 
+    /** {@return one kind, entered or usual; empty when this workshop has none with that id} */
+    public Optional<StringKind> find(UUID id) {
+        return kinds.findById(id).map(StringKindEntity::view);
+    }
+
     /**
      * A kind that somebody entered.
      *
@@ -194,6 +202,24 @@ public class StringKinds {
         }
         entity.describe(packaged);
         kinds.flush();
+        events.publishEvent(new KindDescribed(id));
+    }
+
+    /**
+     * Keeps what was learned of how long strings of a kind last.
+     *
+     * @param id the kind
+     * @param factors that; empty when nothing is
+     */
+    @Transactional
+    public void learn(UUID id, Optional<LearnedFactors> factors) {
+        kinds.learn(
+                id,
+                factors.map(LearnedFactors::concert).orElse(null),
+                factors.map(LearnedFactors::study).orElse(null),
+                factors.map(LearnedFactors::loan).orElse(null),
+                factors.map(LearnedFactors::at).orElse(null));
+        events.publishEvent(new LifeLearned(id));
     }
 
     /**

@@ -36,7 +36,7 @@ record OccasionAdvice(Occasion occasion, Instant latest, Position first, boolean
     private static ChangeWindow window(Occasion occasion, Instrument instrument, StringKind string) {
         return ChangeWindow.of(
                 string.spec().core(),
-                string.lasts(),
+                string.lasts(instrument.demand()),
                 instrument.hoursPerWeek(),
                 occasion.steadiness(),
                 occasion.beginsAt());

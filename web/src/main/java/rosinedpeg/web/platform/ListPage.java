@@ -29,6 +29,12 @@ public record ListPage<T>(List<T> shown, int from, int total) {
         return new ListPage<>(page.getContent(), (int) page.getPageable().getOffset(), (int) page.getTotalElements());
     }
 
+    /** {@return as much of a list that is there already, after so many} */
+    public static <T> ListPage<T> of(List<T> all, int from) {
+        int start = Math.min(Math.max(0, from), all.size()) / MOST * MOST;
+        return new ListPage<>(all.subList(start, Math.min(all.size(), start + MOST)), start, all.size());
+    }
+
     /** {@return the same part of the list with something else shown of each, without those that are gone meanwhile} */
     public <R> ListPage<R> flatMap(Function<T, Optional<R>> change) {
         return new ListPage<>(

@@ -36,6 +36,8 @@ import rosinedpeg.web.instrument.InstrumentEvent;
 import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.kinds.KindDescribed;
+import rosinedpeg.web.kinds.LifeLearned;
 import rosinedpeg.web.occasions.HolidaysChanged;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.occasions.PlayedOtherwise;
@@ -134,6 +136,18 @@ public class Rack {
     @EventListener
     void outdate(HolidaysChanged event) {
         places.outdateAll(Instant.EPOCH);
+    }
+
+    /** Every string of a kind is more worn, or less, than was reckoned. */
+    @EventListener
+    void outdate(LifeLearned event) {
+        places.outdateWith(event.kindId(), Instant.EPOCH);
+    }
+
+    /** The same: how long it is thought to last may be another now. */
+    @EventListener
+    void outdate(KindDescribed event) {
+        places.outdateWith(event.kindId(), Instant.EPOCH);
     }
 
     /** Some instruments have been played more, or less, than was reckoned. */

@@ -38,6 +38,13 @@ interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
     @Query("update RackPlaceEntity place set place.holdsUntil = :past where place.instrumentId = :instrumentId")
     void outdate(UUID instrumentId, Instant past);
 
+    /** Those with a string of a kind on have to be worked out again. */
+    @Modifying
+    @Query("update RackPlaceEntity place set place.holdsUntil = :past where place.instrumentId in"
+            + " (select string.instrumentId from FittedStringEntity string"
+            + " where string.kindId = :kindId and string.removedAt is null)")
+    void outdateWith(UUID kindId, Instant past);
+
     /** All of them have to be worked out again. */
     @Modifying
     @Query("update RackPlaceEntity place set place.holdsUntil = :past")

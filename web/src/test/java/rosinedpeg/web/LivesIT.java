@@ -1,0 +1,125 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.CameOff;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Off;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.kinds.StringKinds;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.SignedIn;
+
+/** How long strings last, learned by a workshop that begins with nothing. */
+class LivesIT extends InRequests {
+
+    private static final Off WORN = new Off(CameOff.WORN, null);
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    StringKinds kinds;
+
+    private SignedIn keeper;
+    private UUID violin;
+    private UUID kind;
+
+    @BeforeEach
+    void begin() throws Exception {
+        keeper = stranger();
+        enterKind(keeper, "II");
+        kind = database.sql("select id from string_kind where workshop_id = ? and source = 'PACKET'")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
+        assertThat(post(keeper, "/instruments/new", "name", "Fiddle", "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
+                .hasStatus(302);
+        violin = database.sql("select id from instrument where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
+        assertThat(page(keeper, "/lives")).contains("As soon as strings are recorded");
+    }
+
+    private <T> T in(Supplier<T> work) {
+        return CurrentWorkshop.in(keeper.workshopId(), "Test", work);
+    }
+
+    /** One goes on so many days ago; the one before it came off for that reason. */
+    private void fit(int daysAgo, Off before) {
+        in(() -> instruments.fit(
+                violin, Position.II, kind, Instant.now().minus(Duration.ofDays(daysAgo)), 0, Set.of(), false, before));
+    }
+
+    private StringOn on() {
+        return in(() -> instruments.get(violin)).string(Position.II).orElseThrow();
+    }
+
+    private String dueOnRack() throws Exception {
+        page(keeper, "/");
+        return database.sql("select due_at::text from rack_place where instrument_id = ?")
+                .param(violin)
+                .query(String.class)
+                .single();
+    }
+
+    @Test
+    void whatIsWornOutTeachesItsKindAndEveryDueDateFollows() throws Exception {
+        fit(300, null);
+        fit(200, new Off(CameOff.STILL_GOOD, null));
+        assertThat(on().wornBy().life().origin()).isEqualTo(Origin.DEFAULT);
+        assertThat(page(keeper, "/lives/" + kind)).contains("Thought to last").contains("2 are still good");
+        double before = on().monthsLeft();
+        String dueBefore = dueOnRack();
+
+        fit(100, WORN);
+        fit(40, new Off(CameOff.BROKE, BreakPlace.NUT));
+        fit(10, WORN);
+        assertThat(on().wornBy().life().origin()).isEqualTo(Origin.LEARNED);
+        assertThat(on().wornBy().life().hours()).isLessThan(250);
+        assertThat(on().monthsLeft()).isLessThan(before + 6);
+        assertThat(dueOnRack()).isNotEqualTo(dueBefore);
+        assertThat(page(keeper, "/lives"))
+                .contains("3 over (one broke), 2 still good")
+                .contains("at the nut: 1")
+                .contains("learned");
+        assertThat(page(keeper, "/lives/" + kind))
+                .contains("Half of them last")
+                .contains("rests on few")
+                .contains("still on");
+        SignedIn other = stranger();
+        assertThat(mvc.get().uri("/lives/" + kind).with(user(other))).hasStatus(404);
+    }
+
+    @Test
+    void anotherLifeThatIsThoughtOfIsWhereLearningBegins() {
+        fit(200, null);
+        fit(100, WORN);
+        double learned = on().wornBy().life().hours();
+        database.sql("update string_kind set life_hours = 2000, life_months = 200 where id = ?")
+                .param(kind)
+                .update();
+        in(() -> {
+            kinds.learn(kind, Optional.empty());
+            return kind;
+        });
+        assertThat(on().wornBy().life().hours()).isEqualTo(2000);
+        fit(50, WORN);
+        assertThat(on().wornBy().life().origin()).isEqualTo(Origin.LEARNED);
+        assertThat(on().wornBy().life().hours()).isBetween(learned, 2000.0);
+    }
+}
