@@ -76,6 +76,7 @@ class ArchiveIT extends InRequests {
                 text(random, 80),
                 workshop);
         sql("update drawer_string set place = ? where workshop_id = ?", text(random, 60), workshop);
+        sql("update supplier set name = ? || name where workshop_id = ?", text(random, 20), workshop);
         sql("insert into kit_item values (gen_random_uuid(), ?, ?, 'TUBE')", workshop, keeper);
         sql(
                 "insert into care values (gen_random_uuid(), ?, ?, 'WIPED', gen_random_uuid(), now(), ?)",

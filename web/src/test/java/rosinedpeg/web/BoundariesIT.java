@@ -211,7 +211,8 @@ class BoundariesIT extends RunningApplication {
 
     @Test
     void refusesAStringThatDoesNotFit() {
-        UUID loop = database.sql("select id from string_kind where string_end = 'LOOP' and position = 'I'")
+        UUID loop = database.sql(
+                        "select id from string_kind where string_end = 'LOOP' and position = 'I' and line = 'Sluice'")
                 .query(UUID.class)
                 .single();
         assertThat(post(

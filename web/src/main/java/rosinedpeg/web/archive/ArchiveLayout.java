@@ -41,8 +41,8 @@ class ArchiveLayout {
 
     /** What people are and do; whatever points to it is theirs. */
     private static final Set<String> OF_PEOPLE = Set.of("account", "occasion");
-    /** What lies in the drawer stays with the workshop, whatever instrument it was taken for. */
-    private static final String OF_THE_DRAWER = "drawer_";
+    /** What lies in the drawer or is bought for it stays with the workshop, whatever instrument it is meant for. */
+    private static final Pattern OF_THE_DRAWER = Pattern.compile("drawer_\\w+|supplier|maker_bought|purchase(_line)?");
 
     private static final String COLUMNS = """
             select c.relname as part, a.attname as name, t.typname as type, a.attnotnull as required,
@@ -86,10 +86,10 @@ class ArchiveLayout {
         return parts;
     }
 
-    /** {@return the lists that tell of instruments, and not of people, what they play when, or what lies in the drawer} */
+    /** {@return the lists that tell of instruments, and not of people, what they play when, or what lies in the drawer and is bought} */
     List<Part> partsOfInstruments() {
         return parts().stream()
-                .filter(part -> !part.table().startsWith(OF_THE_DRAWER))
+                .filter(part -> !OF_THE_DRAWER.matcher(part.table()).matches())
                 .filter(part -> part.columns().stream()
                         .flatMap(column -> column.group().stream())
                         .noneMatch(OF_PEOPLE::contains))

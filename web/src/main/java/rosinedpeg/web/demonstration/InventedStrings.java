@@ -34,8 +34,8 @@ import rosinedpeg.web.kinds.StringKinds;
 @Component
 class InventedStrings {
 
-    private static final String TIDEWICK = "Tidewick";
-    private static final String CORROWYN = "Corrowyn";
+    static final String TIDEWICK = "Tidewick";
+    static final String CORROWYN = "Corrowyn";
 
     static final Pitch LOW_C = Pitch.of("C3");
 

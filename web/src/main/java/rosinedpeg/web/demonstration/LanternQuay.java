@@ -50,6 +50,8 @@ import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.buying.Purchases;
+import rosinedpeg.web.buying.Suppliers;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Laid;
 import rosinedpeg.web.findings.Note;
@@ -90,6 +92,8 @@ class LanternQuay implements ApplicationRunner {
     private final Settlings settlings;
     private final Occasions occasions;
     private final Drawer drawer;
+    private final Suppliers suppliers;
+    private final Purchases purchases;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -104,6 +108,8 @@ class LanternQuay implements ApplicationRunner {
             Settlings settlings,
             Occasions occasions,
             Drawer drawer,
+            Suppliers suppliers,
+            Purchases purchases,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -116,6 +122,8 @@ class LanternQuay implements ApplicationRunner {
         this.settlings = settlings;
         this.occasions = occasions;
         this.drawer = drawer;
+        this.suppliers = suppliers;
+        this.purchases = purchases;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -168,6 +176,16 @@ class LanternQuay implements ApplicationRunner {
         layIn(keel, "long box", 300, "94.00", Map.of(I, 2, II, 2, III, 2));
         layIn(sprat, "box of the lending shelf", 160, "9.50", Map.of(I, 9, II, 4, III, 3, IV, 2));
         layIn(minnow, "box of the lending shelf", 160, "9.50", Map.of(I, 4, II, 2));
+
+        UUID ferryLane = suppliers.add("Ferry Lane", 5);
+        suppliers.buy(InventedStrings.TIDEWICK, Optional.of(ferryLane));
+        suppliers.buy(InventedStrings.CORROWYN, Optional.of(suppliers.add("Upstream post", 12)));
+        UUID order = UUID.randomUUID();
+        purchases.write(
+                order,
+                Optional.of(ferryLane),
+                Map.of(IV.in(sprat).id(), 3, III.in(minnow).id(), 2));
+        purchases.send(order, 0, Optional.of(day(2)));
 
         UUID pit1 = add("Pit 1 violin", Family.VIOLIN, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(

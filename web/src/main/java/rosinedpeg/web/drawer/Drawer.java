@@ -34,6 +34,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.instrument.StringTakenOff;
+import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
@@ -90,6 +91,20 @@ public class Drawer {
                     all.get(i), codes.get(i), press, i + 1, clock.instant(), CurrentWorkshop.recordedBy()));
         }
         strings.saveAllAndFlush(rows);
+    }
+
+    /** {@return what was paid last for a string of each kind, of those of which it is known} */
+    public Map<UUID, Price> lastPaid() {
+        return strings.paid().stream()
+                .collect(toMap(
+                        DrawerStringRepository.Paid::kindId,
+                        paid -> new Price(paid.price(), paid.currency()),
+                        (earlier, later) -> later));
+    }
+
+    /** {@return whether that press has laid something in} */
+    public boolean isLaid(UUID press) {
+        return strings.existsByPress(press);
     }
 
     /** {@return so many codes that nothing is marked with yet} */

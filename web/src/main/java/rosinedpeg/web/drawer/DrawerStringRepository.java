@@ -2,6 +2,7 @@ package rosinedpeg.web.drawer;
 
 import jakarta.persistence.LockModeType;
 import jakarta.persistence.QueryHint;
+import java.math.BigDecimal;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
@@ -18,6 +19,15 @@ import org.springframework.data.jpa.repository.QueryHints;
 
 /** What lies in the drawer and what lay there, as it is kept. */
 interface DrawerStringRepository extends JpaRepository<DrawerStringEntity, UUID> {
+
+    /** What strings of a kind cost. */
+    record Paid(UUID kindId, BigDecimal price, String currency) {}
+
+    /** What was ever paid for each kind, what was paid last coming last. */
+    @Query("select new rosinedpeg.web.drawer.DrawerStringRepository$Paid(string.kindId, string.price, string.currency)"
+            + " from DrawerStringEntity string where string.price is not null"
+            + " group by string.kindId, string.price, string.currency order by max(string.enteredAt)")
+    List<Paid> paid();
 
     /** How many of each kind lie there, new and old, in the drawer and in cases, with the day the oldest was bought. */
     @Query("select new rosinedpeg.web.drawer.Heap(string.kindId,"

@@ -27,7 +27,13 @@ public enum Constraint {
     /** What was bought was laid into the drawer twice. */
     DRAWER_STRING_ONCE,
     /** A count of the drawer was sent twice. */
-    DRAWER_COUNT_ONCE;
+    DRAWER_COUNT_ONCE,
+    /** An order was written twice. */
+    PURCHASE_PKEY,
+    /** Two suppliers of a workshop have the same name. */
+    SUPPLIER_NAME,
+    /** It was said twice at one moment from whom strings of a maker are bought. */
+    MAKER_BOUGHT_ONCE;
 
     /** {@return its name in the schema} */
     public String inSchema() {

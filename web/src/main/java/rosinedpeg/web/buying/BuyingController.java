@@ -1,0 +1,193 @@
+package rosinedpeg.web.buying;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalInt;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Role;
+
+/** What to buy: what is missing, from whom, and by when an order has to be sent. */
+@Controller
+class BuyingController {
+
+    /** How many weeks can be looked ahead. */
+    private static final List<Integer> WEEKS = List.of(2, 4, 8, 12, 26);
+
+    private static final int USUAL_WEEKS = 4;
+    /** No more of one kind are ordered at a time. */
+    private static final int MOST = 999;
+
+    private final Needs needs;
+    private final Purchases purchases;
+    private final Clock clock;
+
+    BuyingController(Needs needs, Purchases purchases, Clock clock) {
+        this.needs = needs;
+        this.purchases = purchases;
+        this.clock = clock;
+    }
+
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/buying")
+    String show(@ModelAttribute("form") OrderForm form, BindingResult result, Model model) {
+        return show(form, model);
+    }
+
+    private String show(OrderForm form, Model model) {
+        int weeks = form.weeksAhead();
+        LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        Needs.Needed needed = needs.within(weeks);
+        Map<Optional<Supplier>, List<Needs.Need>> bySupplier = needed.of().stream()
+                .filter(Needs.Need::wanting)
+                .collect(Collectors.groupingBy(Needs.Need::supplier, LinkedHashMap::new, Collectors.toList()));
+        List<Group> groups = bySupplier.entrySet().stream()
+                .map(each -> new Group(each.getKey(), each.getValue(), today, UUID.randomUUID()))
+                .sorted(Comparator.comparing((Group group) -> group.sendBy().orElse(LocalDate.MAX))
+                        .thenComparing(
+                                group -> group.supplier().map(Supplier::name).orElse("")))
+                .toList();
+        Page.lay(
+                new BuyingPage(
+                        groups,
+                        needed.usual(),
+                        purchases.open(),
+                        purchases.closed(form.skipped()),
+                        weeks,
+                        WEEKS,
+                        today,
+                        MOST),
+                model);
+        return "buying/buying";
+    }
+
+    /** Writes an order to one supplier. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/buying")
+    String write(@ModelAttribute("form") OrderForm form, BindingResult result, Model model) {
+        Map<UUID, Integer> wanted = new LinkedHashMap<>();
+        form.many().forEach((kind, typed) -> {
+            OptionalInt many =
+                    typed.isBlank() ? OptionalInt.of(0) : Entry.count(result, "many[" + kind + "]", typed, 0, MOST);
+            many.ifPresent(strings -> {
+                if (strings > 0) {
+                    wanted.put(kind, strings);
+                }
+            });
+        });
+        if (wanted.isEmpty() && !result.hasErrors()) {
+            result.reject("buying.none");
+        }
+        if (result.hasErrors()) {
+            return show(form, model);
+        }
+        UUID press = Entry.press(form.press());
+        Constraint.PURCHASE_PKEY.once(() -> purchases.write(press, Optional.ofNullable(form.supplier()), wanted));
+        return "redirect:/buying/" + press;
+    }
+
+    /**
+     * An order as it is being written.
+     *
+     * @param supplier who it goes to; null where that was not said
+     * @param many how many of each kind, as typed
+     * @param press the press of the button
+     * @param weeks how far is looked ahead
+     * @param from how many orders that are in come before those that are listed
+     */
+    record OrderForm(@Nullable UUID supplier, Map<UUID, String> many, String press, String weeks, String from) {
+
+        /** What is not sent is as on an empty form. */
+        OrderForm {
+            many = many == null ? new HashMap<>() : many;
+            press = Entry.orEmpty(press);
+            weeks = Entry.orEmpty(weeks);
+            from = Entry.orEmpty(from);
+        }
+
+        private int weeksAhead() {
+            return WEEKS.stream()
+                    .filter(one -> one.toString().equals(weeks.strip()))
+                    .findFirst()
+                    .orElse(USUAL_WEEKS);
+        }
+
+        private int skipped() {
+            return from.matches("\\d{1,7}") ? Integer.parseInt(from) : 0;
+        }
+    }
+
+    /**
+     * What is bought from one supplier.
+     *
+     * @param supplier who; empty where nobody said
+     * @param needs what
+     * @param today today
+     * @param press the press of its button
+     */
+    record Group(Optional<Supplier> supplier, List<Needs.Need> needs, LocalDate today, UUID press) {
+
+        /** {@return days from sending until it is there} */
+        public int leadDays() {
+            return supplier.map(Supplier::leadDays).orElse(Supplier.USUAL_LEAD_DAYS);
+        }
+
+        /** {@return the last day on which an order comes in time for everything; empty when nothing is due} */
+        public Optional<LocalDate> sendBy() {
+            return needs.stream()
+                    .flatMap(need -> need.shortfall().sendBy().stream())
+                    .min(Comparator.naturalOrder());
+        }
+
+        /** {@return whether it comes too late for something, even if it is sent today} */
+        public boolean late() {
+            return sendBy().filter(day -> day.isBefore(today)).isPresent();
+        }
+
+        /** {@return the day it is there if it is sent today} */
+        public LocalDate comesOn() {
+            return today.plusDays(leadDays());
+        }
+
+        /** {@return how many strings are to be bought} */
+        public int strings() {
+            return needs.stream().mapToInt(need -> need.shortfall().toBuy()).sum();
+        }
+    }
+
+    /** What to buy. */
+    private record BuyingPage(
+            List<Group> groups,
+            List<Needs.Due> usual,
+            List<Purchase> open,
+            ListPage<Purchase> closed,
+            int weeks,
+            List<Integer> choices,
+            LocalDate today,
+            int most) {
+
+        /** {@return how many strings are to be bought altogether} */
+        public int strings() {
+            return groups.stream().mapToInt(Group::strings).sum();
+        }
+    }
+}

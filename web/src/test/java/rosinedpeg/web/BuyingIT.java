@@ -1,0 +1,263 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.SignedIn;
+
+/** Buying, in a workshop that begins with nothing: what is missing, an order on its way, and what a sum allows. */
+class BuyingIT extends InRequests {
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    Drawer drawer;
+
+    private SignedIn keeper;
+    private UUID kind;
+
+    @BeforeEach
+    void begin() throws Exception {
+        keeper = stranger();
+        assertThat(page(keeper, "/buying")).contains("Nothing to buy");
+        enterKind(keeper, "II");
+        kind = one("select id from string_kind where workshop_id = ? and source = 'PACKET'");
+        database.sql("update string_kind set price = 20, currency = 'EUR' where id = ?")
+                .param(kind)
+                .update();
+        violin("Fiddle", 700);
+    }
+
+    private UUID one(String sql) {
+        return database.sql(sql).param(keeper.workshopId()).query(UUID.class).single();
+    }
+
+    private void violin(String name, int daysAgo) {
+        assertThat(post(keeper, "/instruments/new", "name", name, "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
+                .hasStatus(302);
+        UUID id = database.sql("select id from instrument where workshop_id = ? and name = ?")
+                .params(keeper.workshopId(), name)
+                .query(UUID.class)
+                .single();
+        CurrentWorkshop.in(
+                keeper.workshopId(),
+                "Test",
+                () -> instruments.fit(
+                        id, Position.II, kind, Instant.now().minus(Duration.ofDays(daysAgo)), 0, Set.of(), false));
+    }
+
+    private int lying() {
+        return CurrentWorkshop.in(
+                keeper.workshopId(), "Test", () -> drawer.fresh().getOrDefault(kind, 0));
+    }
+
+    private UUID write(int strings) {
+        UUID press = UUID.randomUUID();
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(
+                            keeper,
+                            "/buying",
+                            "many[" + kind + "]",
+                            String.valueOf(strings),
+                            "press",
+                            press.toString()))
+                    .hasStatus(302)
+                    .redirectedUrl()
+                    .isEqualTo("/buying/" + press);
+        }
+        assertThat(database.sql("select count(*) from purchase_line where purchase_id = ?")
+                        .param(press)
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(1);
+        return press;
+    }
+
+    private String version(UUID order) {
+        return database.sql("select version::text from purchase where id = ?")
+                .param(order)
+                .query(String.class)
+                .single();
+    }
+
+    private MvcTestResult arrive(UUID order, String version, int came, UUID press) {
+        return post(
+                keeper,
+                "/buying/" + order + "/in",
+                "came[1]",
+                String.valueOf(came),
+                "place",
+                "top shelf",
+                "version",
+                version,
+                "press",
+                press.toString());
+    }
+
+    @Test
+    void whatIsMissingIsOrderedOnceAndLiesInTheDrawerWhenItIsIn() throws Exception {
+        assertThat(page(keeper, "/buying"))
+                .contains("3 strings to buy")
+                .contains("Fiddle")
+                .contains("due now")
+                .contains("20.00 EUR");
+        UUID order = write(3);
+        assertThat(page(keeper, "/buying")).contains("Nothing to buy").contains("not sent");
+        assertThat(page(keeper, "/buying/" + order))
+                .contains("3 × Harrow Tarn, Violin 4/4, II A")
+                .contains("60.00 EUR");
+        assertThat(post(keeper, "/buying/" + order + "/sent", "version", version(order)))
+                .hasStatus(302);
+        assertThat(page(keeper, "/buying")).contains("on order, comes too late");
+
+        String seen = version(order);
+        UUID press = UUID.randomUUID();
+        assertThat(arrive(order, seen, 4, press)).hasStatusOk().bodyText().contains("0 to 3");
+        assertThat(arrive(order, seen, 2, press)).hasStatus(302);
+        assertThat(arrive(order, seen, 2, press)).hasStatus(302);
+        assertThat(lying()).isEqualTo(2);
+        assertThat(page(keeper, "/buying/" + order)).contains("partly in").contains("value=\"1\"");
+        assertThat(post(keeper, "/buying/" + order + "/given-up", "version", seen))
+                .as("somebody else has laid some in since")
+                .hasStatus(302);
+        assertThat(page(keeper, "/buying/" + order)).contains("partly in");
+        assertThat(post(keeper, "/buying/" + order + "/given-up", "version", version(order)))
+                .hasStatus(302);
+        assertThat(page(keeper, "/buying/" + order)).contains("1 not coming");
+        assertThat(page(keeper, "/buying")).contains("One string to buy").contains("Came in");
+
+        assertThat(mvc.get()
+                        .uri("/buying/" + order + "/order.csv")
+                        .with(user(keeper))
+                        .exchange())
+                .bodyText()
+                .contains("3,Harrow,Tarn,violin,4/4,II,A4,ball,20.00,EUR,2");
+        byte[] sheet = mvc.get()
+                .uri("/buying/" + order + "/order.pdf")
+                .with(user(keeper))
+                .exchange()
+                .getResponse()
+                .getContentAsByteArray();
+        try (var document = Loader.loadPDF(sheet)) {
+            assertThat(new PDFTextStripper().getText(document))
+                    .contains("Harrow Tarn, Violin 4/4, II A")
+                    .contains("60.00 EUR");
+        }
+        assertThat(mvc.get().uri("/buying/" + order).with(user(stranger()))).hasStatus(404);
+    }
+
+    /** Two who unpack the same parcel at one moment lay it in once. */
+    @Test
+    void aParcelThatTwoUnpackIsLaidInOnce() throws Exception {
+        UUID order = write(3);
+        String seen = version(order);
+        ExecutorService two = Executors.newFixedThreadPool(2);
+        try {
+            Callable<MvcTestResult> unpacks = () -> arrive(order, seen, 3, UUID.randomUUID());
+            for (var done : two.invokeAll(List.of(unpacks, unpacks))) {
+                assertThat(done.get()).hasStatus(302);
+            }
+        } finally {
+            two.shutdown();
+        }
+        assertThat(lying()).isEqualTo(3);
+    }
+
+    @Test
+    void anOrderIsThrownAwayOnlyWhileItWasNotSent() throws Exception {
+        UUID sent = write(2);
+        assertThat(post(keeper, "/buying/" + sent + "/sent", "version", version(sent)))
+                .hasStatus(302);
+        assertThat(post(keeper, "/buying/" + sent + "/away", "version", version(sent)))
+                .hasStatus(302);
+        assertThat(page(keeper, "/buying/" + sent)).contains("sent");
+        UUID written = write(1);
+        assertThat(post(keeper, "/buying/" + written + "/away", "version", version(written)))
+                .hasStatus(302);
+        assertThat(mvc.get().uri("/buying/" + written).with(user(keeper))).hasStatus(404);
+    }
+
+    @Test
+    void whatCannotBeOrderedGetsASentenceAndNothingTypedIsLost() {
+        assertThat(post(
+                        keeper,
+                        "/buying",
+                        "many[" + kind + "]",
+                        "1000",
+                        "press",
+                        UUID.randomUUID().toString()))
+                .hasStatusOk()
+                .bodyText()
+                .contains("0 to 999")
+                .contains("value=\"1000\"");
+        assertThat(post(
+                        keeper,
+                        "/buying",
+                        "many[" + kind + "]",
+                        "",
+                        "press",
+                        UUID.randomUUID().toString()))
+                .hasStatusOk()
+                .bodyText()
+                .contains("Say of at least one kind how many to buy.");
+    }
+
+    /** How long a supplier takes says by when an order has to be sent. */
+    @Test
+    void aSupplierIsSaidForAMaker() throws Exception {
+        assertThat(post(keeper, "/buying/suppliers", "name", "Ferry", "leadDays", "400", "version", "0"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("0 to 365")
+                .contains("value=\"400\"");
+        assertThat(post(keeper, "/buying/suppliers", "name", "Ferry", "leadDays", "3", "version", "0"))
+                .hasStatus(302);
+        assertThat(post(keeper, "/buying/suppliers", "name", "ferry", "leadDays", "3", "version", "0"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("There is one of that name.");
+        UUID ferry = one("select id from supplier where workshop_id = ?");
+        assertThat(post(keeper, "/buying/makers", "maker", "Harrow", "supplier", ferry.toString()))
+                .hasStatus(302);
+        assertThat(page(keeper, "/buying"))
+                .contains("Ferry")
+                .contains("comes in 3 days")
+                .contains("late: sent today");
+        assertThat(post(keeper, "/buying/suppliers/" + ferry, "name", "Ferry Lane", "leadDays", "0", "version", "0"))
+                .hasStatus(302);
+        assertThat(page(keeper, "/buying")).contains("Ferry Lane").contains("comes the same day");
+    }
+
+    @Test
+    void aSumAllowsWhatFitsIntoIt() throws Exception {
+        violin("Other", 900);
+        assertThat(page(keeper, "/buying/budget?price=30&currency=EUR"))
+                .contains("1 of 2 changes for 20.00 EUR, of 30.00 EUR.")
+                .contains("No other choice within this sum counts more.")
+                .contains("Stays undone");
+        assertThat(page(keeper, "/buying/budget?price=30&currency=EUR&called=fid"))
+                .contains("1 of 1 changes")
+                .doesNotContain("Other</a>");
+        assertThat(page(keeper, "/buying/budget?price=30&currency=CHF")).contains("a price is missing");
+        assertThat(page(keeper, "/buying/budget?price=much&currency=EUR")).contains("value=\"much\"");
+    }
+}
