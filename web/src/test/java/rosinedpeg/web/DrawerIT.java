@@ -10,6 +10,7 @@ import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -36,6 +37,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PacketUse;
@@ -156,6 +158,52 @@ class DrawerIT extends InRequests {
                 .params(kind, how)
                 .query(Integer.class)
                 .single();
+    }
+
+    private MvcTestResult send(String path, String table) {
+        return mvc.post()
+                .uri(path)
+                .multipart()
+                .file(new MockMultipartFile("file", "drawer.csv", "text/csv", table.getBytes(StandardCharsets.UTF_8)))
+                .with(user(keeper))
+                .with(csrf())
+                .exchange();
+    }
+
+    private String waiting(String table) {
+        MvcTestResult sent = send("/drawer/import", table);
+        assertThat(sent).hasStatus(302);
+        return sent.getResponse().getRedirectedUrl();
+    }
+
+    /** As it is saved it is taken in again, packet by packet; sent twice once; a row that is wrong keeps all of it out. */
+    @Test
+    void packetsComeFromATable() throws Exception {
+        violin("Case");
+        String heading = "maker,line,string,strings,place,in the case of,bought on,price,currency\r\n";
+        String wrong = waiting(heading + "Harrow,Tarn,II,1,,,,,\r\nHarrow,Torn,II,1,,,,,\r\nHarrow,Tarn,III,0,,Nobody,"
+                + "2026-13-01,x,\r\n");
+        assertThat(page(keeper, wrong))
+                .contains("One packet", "2 rows cannot be taken", "No kind of string is called so", "1 to 200");
+        assertThat(post(keeper, wrong)).hasRedirectedUrl(wrong);
+        assertThat(lying(second)).isZero();
+
+        String right = waiting(
+                heading + "harrow,TARN,II,198,shelf,,2026-01-15,21.5,eur\r\n" + "Harrow,Tarn,III,,,Case,,,\r\n");
+        assertThat(page(keeper, right)).contains("199 packets", "Lay all 199 in");
+        assertThat(post(keeper, right)).hasRedirectedUrl("/drawer");
+        assertThat(post(keeper, right)).hasRedirectedUrl("/drawer");
+        assertThat(lying(second)).isEqualTo(198);
+        assertThat(lying(third)).isEqualTo(1);
+
+        String saved = page(keeper, "/drawer/table.csv");
+        assertThat(page(keeper, waiting(saved))).contains("199 packets");
+        assertThat(send("/drawer/import", heading + "Harrow,Tarn,II,1,,,,,\r\n".repeat(5001)))
+                .hasStatusOk()
+                .bodyText()
+                .contains("5000");
+        assertThat(page(keeper, waiting(heading + "Harrow,Tarn,II,1,,,,,\r\n".repeat(5000))))
+                .contains("5000 packets");
     }
 
     /** What a run says of the strings it took off is what lives are learned from. */
@@ -360,7 +408,7 @@ class DrawerIT extends InRequests {
         assertThat(page(keeper, "/drawer")).contains("3 there", "oldest Jan 2026");
         assertThat(page(keeper, "/drawer/table.csv").lines().skip(1).map(row -> row.replaceFirst("^\\w{6},", "")))
                 .hasSize(3)
-                .containsOnly("Harrow,Tarn,violin,4/4,II,blue box,,2026-01-15,21.50,EUR,,,");
+                .containsOnly("Harrow,Tarn,violin,4/4,II,ball,blue box,,2026-01-15,21.50,EUR,,,");
 
         UUID violin = violin("Bought");
         assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=II&kinds[II]=" + second))

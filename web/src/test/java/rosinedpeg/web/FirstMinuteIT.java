@@ -212,6 +212,7 @@ class FirstMinuteIT extends InBrowser {
                     "/drawer/new",
                     "/drawer/count",
                     "/drawer/labels",
+                    "/drawer/import",
                     "/lives",
                     "/buying",
                     "/buying/suppliers",

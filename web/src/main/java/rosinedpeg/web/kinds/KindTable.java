@@ -1,12 +1,9 @@
 package rosinedpeg.web.kinds;
 
 import java.io.IOException;
-import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -14,9 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
-import org.apache.commons.csv.CSVRecord;
 import org.springframework.validation.Errors;
 import org.springframework.validation.MapBindingResult;
 import rosinedpeg.core.setup.Family;
@@ -27,6 +22,7 @@ import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.usual.Pull;
 import rosinedpeg.web.platform.Cells;
+import rosinedpeg.web.platform.TextTable;
 
 /**
  * Kinds of string as a table that every spreadsheet opens. A file that comes back is read whether its cells are parted by commas,
@@ -85,14 +81,10 @@ final class KindTable {
         }
 
         static Optional<Column> of(String heading) {
-            String plain = plain(heading);
+            String plain = TextTable.plain(heading);
             return Arrays.stream(values())
-                    .filter(column -> plain(column.name()).equals(plain))
+                    .filter(column -> TextTable.plain(column.name()).equals(plain))
                     .findFirst();
-        }
-
-        private static String plain(String heading) {
-            return heading.toLowerCase(Locale.ROOT).replaceAll("[^a-z]", "");
         }
     }
 
@@ -128,57 +120,36 @@ final class KindTable {
      * @return what stands in it
      */
     static Read read(String text) {
-        String heading =
-                text.lines().filter(line -> !line.isBlank()).findFirst().orElse("");
-        char parting = ";,\t"
-                .chars()
-                .mapToObj(character -> (char) character)
-                .max(Comparator.comparingLong(mark ->
-                        heading.chars().filter(character -> character == mark).count()))
-                .orElseThrow();
-        CSVFormat format = CSVFormat.RFC4180
-                .builder()
-                .setDelimiter(parting)
-                .setIgnoreEmptyLines(true)
-                .get();
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            List<Optional<Column>> columns = new ArrayList<>();
-            List<String> unread = new ArrayList<>();
-            List<Row> rows = new ArrayList<>();
-            for (CSVRecord record : parser) {
-                if (columns.isEmpty()) {
-                    record.forEach(cell -> {
-                        Optional<Column> column = Column.of(cell);
-                        columns.add(column);
-                        if (column.isEmpty() && !cell.isBlank()) {
-                            unread.add(cell.strip());
-                        }
-                    });
-                    List<String> missing = NEEDED.stream()
-                            .filter(needed -> !columns.contains(Optional.of(needed)))
-                            .map(Column::heading)
-                            .toList();
-                    if (!missing.isEmpty()) {
-                        return Read.refused("kinds.import.columns", String.join(", ", missing));
-                    }
-                } else if (rows.size() == MOST_ROWS) {
-                    return Read.refused("kinds.import.rows", MOST_ROWS);
-                } else {
-                    rows.add(row(record, columns));
-                }
-            }
-            return rows.isEmpty()
-                    ? Read.refused("kinds.import.noRows")
-                    : new Read(rows, unread, Optional.empty(), List.of());
-        } catch (IOException | UncheckedIOException | IllegalStateException cutOff) {
+        TextTable table = TextTable.read(text, MOST_ROWS);
+        List<Optional<Column>> columns =
+                table.headings().stream().map(Column::of).toList();
+        List<String> missing = NEEDED.stream()
+                .filter(needed -> !columns.contains(Optional.of(needed)))
+                .map(Column::heading)
+                .toList();
+        if (!table.headings().isEmpty() && !missing.isEmpty()) {
+            return Read.refused("kinds.import.columns", String.join(", ", missing));
+        }
+        if (!table.whole()) {
             return Read.refused("kinds.import.cutOff");
         }
+        if (table.rows().size() > MOST_ROWS) {
+            return Read.refused("kinds.import.rows", MOST_ROWS);
+        }
+        if (table.rows().isEmpty()) {
+            return Read.refused("kinds.import.noRows");
+        }
+        List<String> unread = table.headings().stream()
+                .filter(heading -> !heading.isBlank() && Column.of(heading).isEmpty())
+                .toList();
+        return new Read(
+                table.rows().stream().map(row -> row(row, columns)).toList(), unread, Optional.empty(), List.of());
     }
 
-    private static Row row(CSVRecord record, List<Optional<Column>> columns) {
+    private static Row row(TextTable.Row record, List<Optional<Column>> columns) {
         Map<Column, String> cells = new LinkedHashMap<>();
         for (int i = 0; i < columns.size(); i++) {
-            String cell = i < record.size() ? Cells.asTyped(record.get(i)) : "";
+            String cell = record.cells().get(i);
             columns.get(i).ifPresent(column -> cells.put(column, cell));
         }
         Errors errors = new MapBindingResult(new LinkedHashMap<>(), "row");
@@ -231,7 +202,7 @@ final class KindTable {
                 cell(cells, Column.LIFE_MONTHS),
                 -1);
         Optional<TypedPacket> packet = TypedPacket.read(errors, form);
-        return new Row(record.getRecordNumber(), cells, errors, packet.filter(typed -> !errors.hasErrors()));
+        return new Row(record.number(), cells, errors, packet.filter(typed -> !errors.hasErrors()));
     }
 
     private static String cell(Map<Column, String> cells, Column column) {

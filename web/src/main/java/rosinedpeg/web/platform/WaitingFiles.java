@@ -49,6 +49,7 @@ public class WaitingFiles {
     /** What a file is to become. */
     public enum Purpose {
         STRINGS,
-        CALENDAR
+        CALENDAR,
+        DRAWER
     }
 }
