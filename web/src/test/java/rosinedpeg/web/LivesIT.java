@@ -11,6 +11,8 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.figure.Origin;
@@ -103,6 +105,38 @@ class LivesIT extends InRequests {
                 .contains("still on");
         SignedIn other = stranger();
         assertThat(mvc.get().uri("/lives/" + kind).with(user(other))).hasStatus(404);
+    }
+
+    /** Strings that are changed without the bench teach as much. */
+    @ParameterizedTest
+    @CsvSource({"WORN, true, 1", "BROKE, false, 0", "STILL_GOOD, true, 1", "'', true, 1"})
+    void whoRecordsANewStringSaysWhyTheOldOneCameOff(String why, boolean kept, int inDrawer) {
+        fit(200, null);
+        assertThat(post(
+                        keeper,
+                        "/instruments/" + violin + "/strings/II/found",
+                        "fitted",
+                        on().fittedId().toString(),
+                        "kind",
+                        kind.toString(),
+                        "since",
+                        "",
+                        "why",
+                        why,
+                        "keepOld",
+                        "true"))
+                .hasStatus(302);
+        assertThat(database.sql("select coalesce(came_off, '') || kept from fitted_string"
+                                + " where instrument_id = ? and removed_at is not null")
+                        .param(violin)
+                        .query(String.class)
+                        .single())
+                .isEqualTo(why + kept);
+        assertThat(database.sql("select count(*) from drawer_string where kind_id = ?")
+                        .param(kind)
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(inDrawer);
     }
 
     @Test

@@ -388,7 +388,8 @@ public class Instruments implements LogSource {
      * @param kindId what it is
      * @param since since when, if anybody knows
      * @param hoursBefore hours it had been played elsewhere before
-     * @param keepOld whether the string it replaces is kept as a spare
+     * @param keepOld whether the string it replaces is kept as a spare; a broken one is not
+     * @param why why that one came off, if it was said
      * @throws OptimisticLockingFailureException when another string has come to be on record there since
      */
     @Transactional
@@ -399,13 +400,22 @@ public class Instruments implements LogSource {
             UUID kindId,
             @Nullable Instant since,
             double hoursBefore,
-            boolean keepOld) {
+            boolean keepOld,
+            @Nullable CameOff why) {
         Optional<UUID> on = fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
                 .map(FittedStringEntity::id);
         if (!on.equals(seen)) {
             throw new ChangedMeanwhileException(id);
         }
-        fit(id, position, kindId, since, hoursBefore, Set.of(), keepOld);
+        fit(
+                id,
+                position,
+                kindId,
+                since,
+                hoursBefore,
+                Set.of(),
+                keepOld && why != CameOff.BROKE,
+                why == null ? null : new Off(why, null));
     }
 
     /** Adds to what is known of how much an instrument gives, and of how much sticks in its grooves. */

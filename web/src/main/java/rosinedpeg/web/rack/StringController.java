@@ -19,6 +19,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
@@ -72,6 +73,7 @@ class StringController {
                                 at.atZone(CurrentWorkshop.zone()).toLocalDate().toString())
                         .orElse(""),
                 "0",
+                null,
                 false);
     }
 
@@ -150,7 +152,8 @@ class StringController {
                         kind.id(),
                         since.orElse(null),
                         hours.orElseThrow(),
-                        form.keepOld()),
+                        form.keepOld(),
+                        form.why()),
                 "string.recorded",
                 position + " " + kindWords.label(kind),
                 redirect);
@@ -208,9 +211,16 @@ class StringController {
      * @param kind what it is, as chosen
      * @param since the day it went on, as typed; empty when nobody knows
      * @param hoursBefore how long it was played before, as typed
+     * @param why why the string it replaces came off; null where nobody says
      * @param keepOld whether the string it replaces is kept
      */
-    record StringForm(@Nullable UUID fitted, @Nullable UUID kind, String since, String hoursBefore, Boolean keepOld) {
+    record StringForm(
+            @Nullable UUID fitted,
+            @Nullable UUID kind,
+            String since,
+            String hoursBefore,
+            @Nullable CameOff why,
+            Boolean keepOld) {
 
         /** What is not sent is as on an empty form. */
         StringForm {
@@ -255,6 +265,11 @@ class StringController {
             Optional<StringOn> string,
             Optional<HoursForm> counted,
             List<StringKind> kinds) {
+
+        /** {@return why a string comes off} */
+        public CameOff[] reasons() {
+            return CameOff.values();
+        }
 
         /** {@return what can be seen or heard on a string} */
         public WearSign[] signs() {
