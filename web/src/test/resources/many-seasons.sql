@@ -39,8 +39,10 @@ insert into run_event (id, workshop_id, run_id, sequence, press, kind, step, rec
 select gen_random_uuid(), p.workshop_id, p.id, step + 1, gen_random_uuid(), 'STEP_DONE', step,
        p.at + (step || ' minutes')::interval, 'Bench under the stage'
 from past p cross join generate_series(0, 20) step;
-insert into fitted_string (id, workshop_id, instrument_id, position, kind_id, fitted_at, hours_before, signs, removed_at, kept, version)
-select p.string, p.workshop_id, p.instrument_id, p.position, k.kind_id, p.at, 0, '{}', p.at + interval '40 days', false, 0
+insert into fitted_string (id, workshop_id, instrument_id, position, kind_id, fitted_at, hours_before, signs, removed_at, kept, version,
+                           hours_played, came_off)
+select p.string, p.workshop_id, p.instrument_id, p.position, k.kind_id, p.at, 0, '{}', p.at + interval '40 days', false, 0,
+       60 + mod(hashtext(p.string::text), 50), case mod(hashtext(p.id::text), 3) when 0 then 'STILL_GOOD' else 'WORN' end
 from past p, (select kind_id from fitted_string limit 1) k;
 insert into settling_reading (id, workshop_id, fitted_string_id, press, read_at, cents, retuned, recorded_at, recorded_by)
 select gen_random_uuid(), p.workshop_id, p.string, gen_random_uuid(), p.at + (n || ' hours')::interval, -12, true,

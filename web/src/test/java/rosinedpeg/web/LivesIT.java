@@ -127,8 +127,8 @@ class LivesIT extends InRequests {
                         "true"))
                 .hasStatus(302);
         assertThat(database.sql("select coalesce(came_off, '') || kept from fitted_string"
-                                + " where instrument_id = ? and removed_at is not null")
-                        .param(violin)
+                                + " where instrument_id = ? and kind_id = ? and removed_at is not null")
+                        .params(violin, kind)
                         .query(String.class)
                         .single())
                 .isEqualTo(why + kept);

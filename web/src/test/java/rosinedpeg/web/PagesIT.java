@@ -49,6 +49,10 @@ class PagesIT extends RunningApplication {
                 .param(violin)
                 .query(UUID.class)
                 .single();
+        UUID kind = database.sql("select kind_id from fitted_string where id = ?")
+                .param(string)
+                .query(UUID.class)
+                .single();
         Set<String> addresses = new TreeSet<>(List.of(
                 "/",
                 "/bench",
@@ -58,6 +62,12 @@ class PagesIT extends RunningApplication {
                 "/settling/" + string,
                 "/kit",
                 "/people",
+                "/strings",
+                "/drawer",
+                "/buying",
+                "/buying/budget?price=500&currency=EUR",
+                "/lives",
+                "/lives/" + kind,
                 "/?find=shelf%2004",
                 EMPTY_PAGE));
         for (String page : List.of(

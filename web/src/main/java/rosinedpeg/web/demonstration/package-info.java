@@ -8,6 +8,7 @@
             "account",
             "kinds",
             "drawer",
+            "buying",
             "instrument",
             "bench",
             "settling",
