@@ -5,6 +5,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -72,6 +73,7 @@ class BuyingIT extends InRequests {
 
     private UUID write(int strings) {
         UUID press = UUID.randomUUID();
+        String seen = seen();
         for (int twice = 0; twice < 2; twice++) {
             assertThat(post(
                             keeper,
@@ -79,7 +81,9 @@ class BuyingIT extends InRequests {
                             "many[" + kind + "]",
                             String.valueOf(strings),
                             "press",
-                            press.toString()))
+                            press.toString(),
+                            "seen",
+                            seen))
                     .hasStatus(302)
                     .redirectedUrl()
                     .isEqualTo("/buying/" + press);
@@ -90,6 +94,39 @@ class BuyingIT extends InRequests {
                         .single())
                 .isEqualTo(1);
         return press;
+    }
+
+    private String seen() {
+        return database.sql("select count(*)::text from purchase where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(String.class)
+                .single();
+    }
+
+    /** Two who see the same strings missing and write an order at one moment: one of them is asked to look once more. */
+    @Test
+    void nothingIsOrderedTwiceForOneNeedByTwoPeople() throws Exception {
+        String seen = seen();
+        ExecutorService two = Executors.newFixedThreadPool(2);
+        try {
+            Callable<MvcTestResult> orders = () -> post(
+                    keeper,
+                    "/buying",
+                    "many[" + kind + "]",
+                    "3",
+                    "press",
+                    UUID.randomUUID().toString(),
+                    "seen",
+                    seen);
+            List<Integer> answers = new ArrayList<>();
+            for (var done : two.invokeAll(List.of(orders, orders))) {
+                answers.add(done.get().getResponse().getStatus());
+            }
+            assertThat(answers).containsExactlyInAnyOrder(302, 200);
+        } finally {
+            two.shutdown();
+        }
+        assertThat(seen()).isEqualTo("1");
     }
 
     private String version(UUID order) {

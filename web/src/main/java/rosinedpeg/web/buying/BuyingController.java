@@ -1,5 +1,7 @@
 package rosinedpeg.web.buying;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -12,13 +14,13 @@ import java.util.OptionalInt;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
-import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
@@ -72,6 +74,7 @@ class BuyingController {
                         needed.usual(),
                         purchases.open(),
                         purchases.closed(form.skipped()),
+                        purchases.written(),
                         weeks,
                         WEEKS,
                         today,
@@ -101,7 +104,12 @@ class BuyingController {
             return show(form, model);
         }
         UUID press = Entry.press(form.press());
-        Constraint.PURCHASE_PKEY.once(() -> purchases.write(press, Optional.ofNullable(form.supplier()), wanted));
+        try {
+            purchases.write(press, Optional.ofNullable(form.supplier()), wanted, requireNonNull(form.seen()));
+        } catch (OptimisticLockingFailureException meanwhile) {
+            result.reject("buying.meanwhile");
+            return show(form, model);
+        }
         return "redirect:/buying/" + press;
     }
 
@@ -111,15 +119,23 @@ class BuyingController {
      * @param supplier who it goes to; null where that was not said
      * @param many how many of each kind, as typed
      * @param press the press of the button
+     * @param seen how many orders there were when it was seen what is missing
      * @param weeks how far is looked ahead
      * @param from how many orders that are in come before those that are listed
      */
-    record OrderForm(@Nullable UUID supplier, Map<UUID, String> many, String press, String weeks, String from) {
+    record OrderForm(
+            @Nullable UUID supplier,
+            Map<UUID, String> many,
+            String press,
+            @Nullable Long seen,
+            String weeks,
+            String from) {
 
         /** What is not sent is as on an empty form. */
         OrderForm {
             many = many == null ? new HashMap<>() : many;
             press = Entry.orEmpty(press);
+            seen = seen == null ? Long.valueOf(-1) : seen;
             weeks = Entry.orEmpty(weeks);
             from = Entry.orEmpty(from);
         }
@@ -180,6 +196,7 @@ class BuyingController {
             List<Needs.Due> usual,
             List<Purchase> open,
             ListPage<Purchase> closed,
+            long written,
             int weeks,
             List<Integer> choices,
             LocalDate today,

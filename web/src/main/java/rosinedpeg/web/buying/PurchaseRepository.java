@@ -17,6 +17,10 @@ interface PurchaseRepository extends JpaRepository<PurchaseEntity, UUID> {
     @Lock(LockModeType.OPTIMISTIC_FORCE_INCREMENT)
     Optional<PurchaseEntity> findToChangeById(UUID id);
 
+    /** Until the transaction is over nobody else writes an order. */
+    @Query(nativeQuery = true, value = "select 1 from pg_advisory_xact_lock(hashtext('orders'))")
+    int lock();
+
     /** Those of which something is still to come. */
     @Query("select purchase from PurchaseEntity purchase where exists (select 1 from PurchaseLineEntity line"
             + " where line.purchaseId = purchase.id and line.arrived + line.givenUp < line.strings)"

@@ -51,6 +51,11 @@ public class Purchases {
         this.clock = clock;
     }
 
+    /** {@return how many orders were ever written and not thrown away} */
+    public long written() {
+        return purchases.count();
+    }
+
     /** {@return those of which something is still to come, the first written first} */
     List<Purchase> open() {
         return views(purchases.open());
@@ -117,11 +122,17 @@ public class Purchases {
      * @param press the press that this is, which becomes its id; sent twice it writes one order
      * @param to who it goes to, if that was said
      * @param wanted how many of each kind, in the order they stand in
+     * @param seen how many orders there were, {@link #written()}, when it was seen what is missing
+     * @throws OptimisticLockingFailureException when somebody else has written one since: it may be for the same strings
      */
     @Transactional
-    public void write(UUID press, Optional<UUID> to, Map<UUID, Integer> wanted) {
+    public void write(UUID press, Optional<UUID> to, Map<UUID, Integer> wanted, long seen) {
+        purchases.lock();
         if (purchases.existsById(press)) {
             return;
+        }
+        if (written() != seen) {
+            throw new OptimisticLockingFailureException("orders were written meanwhile");
         }
         Optional<Supplier> supplier =
                 to.map(id -> suppliers.find(id).orElseThrow(() -> new NotFoundException("supplier " + id)));

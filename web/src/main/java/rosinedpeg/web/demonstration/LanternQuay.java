@@ -184,7 +184,8 @@ class LanternQuay implements ApplicationRunner {
         purchases.write(
                 order,
                 Optional.of(ferryLane),
-                Map.of(IV.in(sprat).id(), 3, III.in(minnow).id(), 2));
+                Map.of(IV.in(sprat).id(), 3, III.in(minnow).id(), 2),
+                0);
         purchases.send(order, 0, Optional.of(day(2)));
 
         UUID pit1 = add("Pit 1 violin", Family.VIOLIN, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);

@@ -28,8 +28,6 @@ public enum Constraint {
     DRAWER_STRING_ONCE,
     /** A count of the drawer was sent twice. */
     DRAWER_COUNT_ONCE,
-    /** An order was written twice. */
-    PURCHASE_PKEY,
     /** Two suppliers of a workshop have the same name. */
     SUPPLIER_NAME,
     /** It was said twice at one moment from whom strings of a maker are bought. */
