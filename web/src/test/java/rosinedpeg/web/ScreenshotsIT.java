@@ -16,8 +16,6 @@ class ScreenshotsIT extends RunningApplication {
     void takesThem() {
         try (Browser browser = new Browser()) {
             Page page = browser.open(address(), 1280, 800);
-            page.navigate("/sign-in");
-            shoot(page, "sign-in");
             Browser.signIn(page, "bench");
             shoot(page, "rack");
             UUID violin = instrument("Pit 1 violin");
@@ -46,11 +44,20 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/settling/" + settling, "settling");
             visit(page, "/diary", "diary");
             visit(page, "/drawer", "drawer");
+            visit(page, "/buying", "buying");
+            visit(page, "/lives/" + kind("Sluice") + "?with=" + kind("Weir"), "lives");
             Page narrow = browser.open(address(), 390, 844);
             Browser.signIn(narrow, "bench");
-            shoot(narrow, "rack-narrow");
             visit(narrow, "/bench/" + run, "bench-narrow");
         }
+    }
+
+    /** The second string of a line. */
+    private UUID kind(String line) {
+        return database.sql("select id from string_kind where line = ? and position = 'II'")
+                .param(line)
+                .query(UUID.class)
+                .single();
     }
 
     private static void visit(Page page, String path, String name) {

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.causes.BreakPlace;
@@ -57,7 +58,7 @@ final class Seasons {
             Map<Position, Integer> daysAgo,
             double truth) {
         Instrument instrument = instruments.get(instrumentId);
-        daysAgo.forEach((position, days) -> {
+        new TreeMap<>(daysAgo).forEach((position, days) -> {
             Instant since = now.minus(Duration.ofDays(days));
             List<Past> past = new ArrayList<>();
             Instant until = since;
