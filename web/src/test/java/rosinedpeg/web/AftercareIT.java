@@ -224,7 +224,7 @@ class AftercareIT extends InRequests {
                         true)),
                 step -> List.of(done(step)));
         assertThat(database.sql("select kept from fitted_string where instrument_id = ? and position = 'II'"
-                                + " and removed_at is not null")
+                                + " and removed_at is not null order by removed_at desc limit 1")
                         .param(violin)
                         .query(Boolean.class)
                         .list())
