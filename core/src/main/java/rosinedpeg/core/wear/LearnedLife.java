@@ -11,6 +11,7 @@ import org.hipparchus.optim.nonlinear.scalar.GoalType;
 import org.hipparchus.optim.nonlinear.scalar.ObjectiveFunction;
 import org.hipparchus.optim.nonlinear.scalar.noderiv.NelderMeadSimplex;
 import org.hipparchus.optim.nonlinear.scalar.noderiv.SimplexOptimizer;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.estimate.Interval;
 import rosinedpeg.core.estimate.KaplanMeier;
 import rosinedpeg.core.estimate.Posterior;
@@ -82,7 +83,10 @@ public final class LearnedLife {
     private final int overElsewhere;
     private final double lnFactor;
     private final double lnShape;
-    private final Posterior posterior;
+    /** The logarithm of how long each string was watched, in the order of the strings. */
+    private final double[] lnLengths;
+    /** Weighed when an interval is first asked for: most who learn want the best guess alone. */
+    private volatile @Nullable Posterior posterior;
 
     private LearnedLife(Life thought, Prior prior, List<Lived> lived, int overElsewhere) {
         this.thought = requireNonNull(thought, "thought");
@@ -91,6 +95,9 @@ public final class LearnedLife {
                 .filter(string -> string.counts(thought))
                 .map(string -> new KaplanMeier.Watched(string.shareOf(thought), string.over()))
                 .toList();
+        this.lnLengths = strings.stream()
+                .mapToDouble(string -> Math.log(string.length()))
+                .toArray();
         this.over = (int) strings.stream().filter(KaplanMeier.Watched::over).count();
         this.overElsewhere = overElsewhere;
         double[] best = {prior.lnFactor(), prior.lnShape()};
@@ -106,7 +113,6 @@ public final class LearnedLife {
         }
         this.lnFactor = best[0];
         this.lnShape = best[1];
-        this.posterior = new Posterior(lnFactor, lnShape, scatter(), this::lnProbability);
     }
 
     /**
@@ -182,7 +188,7 @@ public final class LearnedLife {
 
     /** {@return the factor with the interval it lies in about nine times in ten} */
     public Interval factorWithin() {
-        Posterior.Following factor = posterior.following((atLnFactor, atLnShape) -> Math.exp(atLnFactor));
+        Posterior.Following factor = posterior().following((atLnFactor, atLnShape) -> Math.exp(atLnFactor));
         return new Interval(
                 Math.min(factor(), factor.below(LOW_SHARE)), factor(), Math.max(factor(), factor.below(HIGH_SHARE)));
     }
@@ -218,7 +224,8 @@ public final class LearnedLife {
             throw new IllegalArgumentException("lives is " + lives + "; it must be 0 or more");
         }
         double share = goOn(lives, lnFactor, lnShape);
-        Posterior.Following within = posterior.following((atLnFactor, atLnShape) -> goOn(lives, atLnFactor, atLnShape));
+        Posterior.Following within =
+                posterior().following((atLnFactor, atLnShape) -> goOn(lives, atLnFactor, atLnShape));
         return new Interval(Math.min(share, within.below(LOW_SHARE)), share, Math.max(share, within.below(HIGH_SHARE)));
     }
 
@@ -235,7 +242,7 @@ public final class LearnedLife {
         }
         double lives = until(share, lnFactor, lnShape);
         Posterior.Following within =
-                posterior.following((atLnFactor, atLnShape) -> until(share, atLnFactor, atLnShape));
+                posterior().following((atLnFactor, atLnShape) -> until(share, atLnFactor, atLnShape));
         return new Interval(Math.min(lives, within.below(LOW_SHARE)), lives, Math.max(lives, within.below(HIGH_SHARE)));
     }
 
@@ -275,14 +282,23 @@ public final class LearnedLife {
     private double lnProbability(double atLnFactor, double atLnShape) {
         double shape = Math.exp(atLnShape);
         double ln = prior.lnProbability(atLnFactor, atLnShape);
-        for (KaplanMeier.Watched string : strings) {
-            double z = Math.log(string.length()) - atLnFactor;
-            ln -= LN_2 * Math.exp(shape * z);
-            if (string.over()) {
-                ln += atLnShape + shape * z;
+        for (int i = 0; i < lnLengths.length; i++) {
+            double z = shape * (lnLengths[i] - atLnFactor);
+            ln -= LN_2 * Math.exp(z);
+            if (strings.get(i).over()) {
+                ln += atLnShape + z;
             }
         }
         return ln;
+    }
+
+    private Posterior posterior() {
+        Posterior weighed = posterior;
+        if (weighed == null) {
+            weighed = new Posterior(lnFactor, lnShape, scatter(), this::lnProbability);
+            posterior = weighed;
+        }
+        return weighed;
     }
 
     /** The inverse of the curvature at the best fit. */
