@@ -98,6 +98,20 @@ class LearnedLifeTest {
         assertThat(LearnedLife.of(THOUGHT, List.of(one)).restsOnFew()).isTrue();
     }
 
+    /** Of four, one is over at half a life, one was good at 0.8 when it was last seen, one is over at 1.2, one goes on at 2. */
+    @Test
+    void whatTheStringsThemselvesSayIsToldWithoutALaw() {
+        LearnedLife life = LearnedLife.of(
+                THOUGHT, List.of(over(150, 0, Demand.STUDY), good(240, 0), over(360, 0, Demand.STUDY), good(600, 0)));
+        assertThat(life.stillGoodByThemselves(0.4)).contains(1.0);
+        assertThat(life.stillGoodByThemselves(1)).contains(0.75);
+        assertThat(life.stillGoodByThemselves(1.5)).contains(0.75 / 2);
+        assertThat(life.stillGoodByThemselves(2.1)).isEmpty();
+        assertThat(LearnedLife.of(THOUGHT, List.of(over(150, 0, Demand.STUDY))).stillGoodByThemselves(3))
+                .contains(0.0);
+        assertThat(LearnedLife.of(THOUGHT, List.of()).stillGoodByThemselves(1)).isEmpty();
+    }
+
     /** What the strings of others say is the life that was thought of, for a demand without records of its own. */
     @Test
     void oneDemandIsHeardAfterTheOthers() {

@@ -102,6 +102,7 @@ class LivesIT extends InRequests {
         assertThat(page(keeper, "/lives/" + kind))
                 .contains("Half of them last")
                 .contains("rests on few")
+                .contains("by these alone")
                 .contains("still on");
         SignedIn other = stranger();
         assertThat(mvc.get().uri("/lives/" + kind).with(user(other))).hasStatus(404);

@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.hipparchus.optim.InitialGuess;
 import org.hipparchus.optim.MaxEval;
@@ -258,9 +259,25 @@ public final class LearnedLife {
                 .toList();
     }
 
-    /** {@return where the strings themselves fell off, in lives that were thought of, without any law} */
-    public List<KaplanMeier.Fall> falls() {
-        return KaplanMeier.of(strings);
+    /**
+     * How many of the strings themselves were still good, told without any law.
+     *
+     * @param lives how many times the life that was thought of, 0 or more
+     * @return the share of them, 0 to 1, by {@link KaplanMeier}; empty where none was watched for so long and not all are over
+     */
+    public Optional<Double> stillGoodByThemselves(double lives) {
+        requireFinite("lives", lives);
+        if (lives < 0) {
+            throw new IllegalArgumentException("lives is " + lives + "; it must be 0 or more");
+        }
+        boolean watched = strings.stream().anyMatch(string -> string.length() >= lives);
+        double share = 1;
+        for (KaplanMeier.Fall fall : KaplanMeier.of(strings)) {
+            if (fall.length() <= lives) {
+                share = fall.share();
+            }
+        }
+        return watched || share == 0 && !strings.isEmpty() ? Optional.of(share) : Optional.empty();
     }
 
     /** {@return hours played that so many of the lives that were thought of come to, when nothing but playing uses a string up} */

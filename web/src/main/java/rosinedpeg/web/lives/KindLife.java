@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -107,8 +108,14 @@ record KindLife(StringKind kind, List<PastString> strings, LearnedLife learned) 
                 .collect(Collectors.groupingBy(place -> place, Collectors.counting()));
     }
 
-    /** A moment of the picture in words. */
-    record StillGood(double hours, Interval ofTen) {}
+    /**
+     * A moment of the picture in words.
+     *
+     * @param hours after so many hours
+     * @param ofTen how many of ten are still good
+     * @param byThemselves the same by the strings alone, as far as they were watched
+     */
+    record StillGood(double hours, Interval ofTen, Optional<Double> byThemselves) {}
 
     /** {@return how many of ten are still good after a half, once, and one and a half of what half of them reach} */
     public List<StillGood> stillGood() {
@@ -118,7 +125,8 @@ record KindLife(StringKind kind, List<PastString> strings, LearnedLife learned) 
                     Interval share = learned.stillGoodAfter(lives);
                     return new StillGood(
                             learned.hours(lives).value(),
-                            new Interval(share.low() * TEN, share.best() * TEN, share.high() * TEN));
+                            new Interval(share.low() * TEN, share.best() * TEN, share.high() * TEN),
+                            learned.stillGoodByThemselves(lives).map(alone -> alone * TEN));
                 })
                 .toList();
     }
