@@ -41,24 +41,15 @@ class BuyingIT extends InRequests {
         keeper = stranger();
         assertThat(page(keeper, "/buying")).contains("Nothing to buy");
         enterKind(keeper, "II");
-        kind = one("select id from string_kind where workshop_id = ? and source = 'PACKET'");
+        kind = kind(keeper, "II");
         database.sql("update string_kind set price = 20, currency = 'EUR' where id = ?")
                 .param(kind)
                 .update();
         violin("Fiddle", 700);
     }
 
-    private UUID one(String sql) {
-        return database.sql(sql).param(keeper.workshopId()).query(UUID.class).single();
-    }
-
     private void violin(String name, int daysAgo) {
-        assertThat(post(keeper, "/instruments/new", "name", name, "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
-                .hasStatus(302);
-        UUID id = database.sql("select id from instrument where workshop_id = ? and name = ?")
-                .params(keeper.workshopId(), name)
-                .query(UUID.class)
-                .single();
+        UUID id = violin(keeper, name);
         CurrentWorkshop.in(
                 keeper.workshopId(),
                 "Test",
@@ -272,7 +263,10 @@ class BuyingIT extends InRequests {
                 .hasStatusOk()
                 .bodyText()
                 .contains("There is one of that name.");
-        UUID ferry = one("select id from supplier where workshop_id = ?");
+        UUID ferry = database.sql("select id from supplier where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
         assertThat(post(keeper, "/buying/makers", "maker", "Harrow", "supplier", ferry.toString()))
                 .hasStatus(302);
         assertThat(page(keeper, "/buying"))

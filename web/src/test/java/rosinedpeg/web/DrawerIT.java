@@ -84,24 +84,8 @@ class DrawerIT extends InRequests {
         keeper = stranger();
         enterKind(keeper, "II");
         enterKind(keeper, "III");
-        second = kind("II");
-        third = kind("III");
-    }
-
-    private UUID kind(String position) {
-        return database.sql("select id from string_kind where workshop_id = ? and source = 'PACKET' and position = ?")
-                .params(keeper.workshopId(), position)
-                .query(UUID.class)
-                .single();
-    }
-
-    private UUID violin(String name) {
-        assertThat(post(keeper, "/instruments/new", "name", name, "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
-                .hasStatus(302);
-        return database.sql("select id from instrument where workshop_id = ? and name = ?")
-                .params(keeper.workshopId(), name)
-                .query(UUID.class)
-                .single();
+        second = kind(keeper, "II");
+        third = kind(keeper, "III");
     }
 
     private <T> T in(Supplier<T> work) {
@@ -179,7 +163,7 @@ class DrawerIT extends InRequests {
     /** As it is saved it is taken in again, packet by packet; sent twice once; a row that is wrong keeps all of it out. */
     @Test
     void packetsComeFromATable() throws Exception {
-        violin("Case");
+        violin(keeper, "Case");
         String heading = "maker,line,string,strings,place,in the case of,bought on,price,currency\r\n";
         String wrong = waiting(heading + "Harrow,Tarn,II,1,,,,,\r\nHarrow,Torn,II,1,,,,,\r\nHarrow,Tarn,III,0,,Nobody,"
                 + "2026-13-01,x,\r\n");
@@ -209,7 +193,7 @@ class DrawerIT extends InRequests {
     /** What a run says of the strings it took off is what lives are learned from. */
     @Test
     void aRunSaysWhyAndWhereAStringCameOff() {
-        UUID violin = violin("Wear");
+        UUID violin = violin(keeper, "Wear");
         UUID run = start(violin, Map.of(Position.II, second, Position.III, third));
         record(run, new BenchEntry.Wrong(new Mishap(Mishap.Kind.STRING_BROKE, Position.III, BreakPlace.NUT)));
         goOn(run, 300);
@@ -229,7 +213,7 @@ class DrawerIT extends InRequests {
     @ValueSource(longs = {1, 2, 3})
     void holdsWhatAHeapOfPebblesWould(long seed) {
         Random random = new Random(seed);
-        UUID violin = violin("Pebble");
+        UUID violin = violin(keeper, "Pebble");
         int heap = 0;
         int fitted = 0;
         int broken = 0;
@@ -308,7 +292,8 @@ class DrawerIT extends InRequests {
 
     @Test
     void theLastPacketGoesToOneOfTwo() throws Exception {
-        List<UUID> violins = List.of(violin("One"), violin("Two"), violin("Three"), violin("Four"));
+        List<UUID> violins =
+                List.of(violin(keeper, "One"), violin(keeper, "Two"), violin(keeper, "Three"), violin(keeper, "Four"));
         lay(second, 1);
         ExecutorService hands = Executors.newFixedThreadPool(4);
         List<Callable<UUID>> starts = violins.stream()
@@ -327,7 +312,7 @@ class DrawerIT extends InRequests {
     /** Half-way the strings that are on have left the drawer, the others lie there again; what came off is kept with its hours. */
     @Test
     void aRunThatIsEndedHalfWayGivesBackWhatIsNotOn() throws Exception {
-        UUID violin = violin("Half");
+        UUID violin = violin(keeper, "Half");
         in(() -> instruments.fit(
                 violin, Position.II, second, Instant.now().minus(Duration.ofDays(70)), 0, Set.of(), false));
         lay(second, 2);
@@ -352,7 +337,7 @@ class DrawerIT extends InRequests {
 
     @Test
     void thePacketInHandIsHeldAgainstWhatTheRunNeeds() throws Exception {
-        UUID violin = violin("Held");
+        UUID violin = violin(keeper, "Held");
         lay(second, 2);
         lay(third, 1);
         UUID run = start(violin, Map.of(Position.II, second));
@@ -410,7 +395,7 @@ class DrawerIT extends InRequests {
                 .hasSize(3)
                 .containsOnly("Harrow,Tarn,violin,4/4,II,ball,blue box,,2026-01-15,21.50,EUR,,,");
 
-        UUID violin = violin("Bought");
+        UUID violin = violin(keeper, "Bought");
         assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=II&kinds[II]=" + second))
                 .contains("From the drawer", "blue box");
         assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=III&kinds[III]=" + third))

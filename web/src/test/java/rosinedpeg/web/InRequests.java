@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.util.UUID;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
@@ -44,6 +45,24 @@ abstract class InRequests extends RunningApplication {
                         "known",
                         "GAUGE"))
                 .hasStatus(302);
+    }
+
+    /** Somebody puts a full-sized violin on the rack, strung with nobody knows what. */
+    UUID violin(SignedIn who, String name) {
+        assertThat(post(who, "/instruments/new", "name", name, "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
+                .hasStatus(302);
+        return database.sql("select id from instrument where workshop_id = ? and name = ?")
+                .params(who.workshopId(), name)
+                .query(UUID.class)
+                .single();
+    }
+
+    /** {@return the kind that somebody entered for a place} */
+    UUID kind(SignedIn who, String position) {
+        return database.sql("select id from string_kind where workshop_id = ? and source = 'PACKET' and position = ?")
+                .params(who.workshopId(), position)
+                .query(UUID.class)
+                .single();
     }
 
     /** Sends a form, names and values in turn. */

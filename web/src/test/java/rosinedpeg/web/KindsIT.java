@@ -234,7 +234,7 @@ class KindsIT extends InRequests {
         assertThat(page(keeper, preview)).contains("1 new, 0 there already, 0 that cannot be taken", "Harrow");
         assertThat(kinds()).as("nothing changes before it is taken in").isZero();
         assertThat(post(keeper, preview)).flash().containsEntry("notice", "kinds.import.done");
-        assertThat(post(keeper, preview)).as("pressed twice").flash().containsEntry("notice", "kinds.import.gone");
+        assertThat(post(keeper, preview)).as("pressed twice").flash().containsEntry("notice", "table.gone");
         assertThat(page(keeper, "/strings")).contains(note, "54.5 N", "0.68 mm", "21.50 EUR");
         assertThat(page(keeper, waiting(file))).contains("0 new, 1 there already");
         assertThat(kinds()).isEqualTo(1);

@@ -44,16 +44,8 @@ class LivesIT extends InRequests {
     void begin() throws Exception {
         keeper = stranger();
         enterKind(keeper, "II");
-        kind = database.sql("select id from string_kind where workshop_id = ? and source = 'PACKET'")
-                .param(keeper.workshopId())
-                .query(UUID.class)
-                .single();
-        assertThat(post(keeper, "/instruments/new", "name", "Fiddle", "size", "VIOLIN 4/4", "strung", "UNKNOWN"))
-                .hasStatus(302);
-        violin = database.sql("select id from instrument where workshop_id = ?")
-                .param(keeper.workshopId())
-                .query(UUID.class)
-                .single();
+        kind = kind(keeper, "II");
+        violin = violin(keeper, "Fiddle");
         assertThat(page(keeper, "/lives")).contains("As soon as strings are recorded");
     }
 

@@ -58,7 +58,7 @@ public final class LearnedLife {
     private static final double LOW_SHARE = 0.05;
     private static final double HIGH_SHARE = 0.95;
     private static final double LN_2 = Math.log(2);
-    /** A string that is not over weighs nothing in this. */
+    /** As near as the best fit is looked for, in the logarithm of how probable it is; found long before so many tries. */
     private static final double EXACTLY = 1e-10;
 
     private static final int EVALUATIONS = 4000;

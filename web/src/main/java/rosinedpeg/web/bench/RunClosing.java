@@ -145,7 +145,7 @@ class RunClosing {
             instruments.measure(
                     run.instrumentId(),
                     Map.of(gap, state.plan().setUp().rangeOf(gap).clamp(state.gapMm())),
-                    clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate(),
+                    CurrentWorkshop.today(clock),
                     run.id());
         }
     }

@@ -244,7 +244,7 @@ class BridgeController {
 
     private void measureGap(Instrument instrument, Lean lean, UUID press) {
         double gapMm = lean.gapMm(instrument.setUp().value(Quantity.BRIDGE_HEIGHT));
-        LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        LocalDate today = CurrentWorkshop.today(clock);
         instruments.measure(
                 instrument.id(),
                 Map.of(

@@ -1,16 +1,14 @@
 package rosinedpeg.web.buying;
 
-import java.math.BigDecimal;
-import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
+import java.util.function.Predicate;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -18,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import rosinedpeg.core.buying.Budget;
 import rosinedpeg.core.buying.Shortfall;
+import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
@@ -28,14 +27,16 @@ import rosinedpeg.web.platform.Role;
 @Controller
 class BudgetController {
 
-    private static final List<Integer> WEEKS = List.of(4, 8, 12, 16, 26);
     private static final int USUAL_WEEKS = 12;
-    private static final int LONGEST_NAME = 80;
+    /** The sum is not shared out among more. */
+    private static final int MOST_MEANT = 2000;
 
     private final Needs needs;
+    private final Instruments instruments;
 
-    BudgetController(Needs needs) {
+    BudgetController(Needs needs, Instruments instruments) {
         this.needs = needs;
+        this.instruments = instruments;
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -44,93 +45,60 @@ class BudgetController {
         Optional<Price> sum = form.price().isBlank() && form.currency().isBlank()
                 ? Optional.empty()
                 : Price.read(result, form.price(), form.currency());
-        if (form.called().strip().length() > LONGEST_NAME) {
-            result.rejectValue("called", "entry.text.most", new Object[] {LONGEST_NAME}, null);
+        Set<UUID> meant = instruments.meant(form.called(), MOST_MEANT);
+        if (!form.called().isBlank() && meant.isEmpty()) {
+            result.rejectValue("called", "drawer.caseOf.unknown", new Object[] {form.called()}, null);
         }
-        Optional<Allowed> allowed = result.hasErrors() ? Optional.empty() : sum.map(money -> allowed(money, form));
-        Page.lay(new BudgetPage(allowed, WEEKS, form.weeksAhead()), model);
+        Optional<Allowed> allowed = result.hasErrors()
+                ? Optional.empty()
+                : sum.map(money -> allowed(
+                        money,
+                        needs.within(form.weeksAhead()),
+                        id -> form.called().isBlank() || meant.contains(id)));
+        Page.lay(new BudgetPage(allowed, Needs.WEEKS, form.weeksAhead()), model);
         return "buying/budget";
     }
 
-    private Allowed allowed(Price sum, BudgetForm form) {
-        String beginning = form.called().strip().toLowerCase(Locale.ROOT);
+    private static Allowed allowed(Price sum, Needs.Needed needed, Predicate<UUID> meant) {
         Map<UUID, List<Wanted>> byInstrument = new LinkedHashMap<>();
-        needs.within(form.weeksAhead()).of().stream()
+        needed.of().stream()
                 .flatMap(need -> need.met().stream()
                         .map(met -> new Wanted(met.due(), need.price(), met.how() == Shortfall.How.MISSING)))
-                .filter(wanted ->
-                        wanted.due().instrument().toLowerCase(Locale.ROOT).startsWith(beginning))
+                .filter(wanted -> meant.test(wanted.due().instrumentId()))
                 .forEach(wanted -> byInstrument
                         .computeIfAbsent(wanted.due().instrumentId(), none -> new ArrayList<>())
                         .add(wanted));
-        List<Job> priced = new ArrayList<>();
-        List<Job> unpriced = new ArrayList<>();
-        byInstrument.values().forEach(strings -> {
-            Job job = new Job(strings);
-            (job.costMinor(sum.currency()).isPresent() ? priced : unpriced).add(job);
-        });
-        Comparator<Job> mostFirst = Comparator.comparingDouble(job -> -job.worn() * job.hoursPerWeek());
-        priced.sort(mostFirst);
-        unpriced.sort(mostFirst);
+        List<Line> lines = byInstrument.values().stream()
+                .map(strings -> Line.of(strings, sum.currency()))
+                .sorted(Comparator.comparingDouble(
+                        line -> -line.worn() * line.first().hoursPerWeek()))
+                .toList();
+        List<Line> priced =
+                lines.stream().filter(line -> line.cost().isPresent()).toList();
         Budget budget = Budget.of(
                 priced.stream()
-                        .map(job -> Budget.Change.of(
-                                job.costMinor(sum.currency()).orElseThrow(), job.worn(), job.hoursPerWeek()))
+                        .map(line -> Budget.Change.of(
+                                line.cost().orElseThrow().minor(),
+                                line.worn(),
+                                line.first().hoursPerWeek()))
                         .toList(),
-                minor(sum.amount()));
-        List<Job> done = budget.chosen().stream().map(priced::get).toList();
-        List<Job> undone = priced.stream().filter(job -> !done.contains(job)).toList();
+                sum.minor());
+        List<Line> done = new ArrayList<>();
+        List<Line> undone = new ArrayList<>();
+        for (int i = 0; i < priced.size(); i++) {
+            (budget.chosen().contains(i) ? done : undone).add(priced.get(i));
+        }
         return new Allowed(
                 sum,
-                price(budget.costMinor(), sum.currency()),
-                lines(done, sum.currency()),
-                lines(undone, sum.currency()),
-                lines(unpriced, sum.currency()),
+                Price.ofMinor(budget.costMinor(), sum.currency()),
+                done,
+                undone,
+                lines.stream().filter(line -> line.cost().isEmpty()).toList(),
                 budget);
-    }
-
-    private static long minor(BigDecimal amount) {
-        return amount.movePointRight(2).setScale(0, RoundingMode.DOWN).longValueExact();
-    }
-
-    private static Price price(long minor, String currency) {
-        return new Price(BigDecimal.valueOf(minor, 2), currency);
-    }
-
-    private static List<Line> lines(List<Job> jobs, String currency) {
-        return jobs.stream()
-                .map(job -> new Line(job.strings(), job.costMinor(currency).map(minor -> price(minor, currency))))
-                .toList();
     }
 
     /** A string that is due, and whether it has to be bought. */
     record Wanted(Needs.Due due, Optional<Price> price, boolean missing) {}
-
-    /** All that is due on one instrument. */
-    private record Job(List<Wanted> strings) {
-
-        /** {@return what has to be bought for it costs; empty when a price is not known, or in another currency} */
-        Optional<Long> costMinor(String currency) {
-            long sum = 0;
-            for (Wanted wanted : strings) {
-                Optional<Price> price =
-                        wanted.price().filter(one -> one.currency().equals(currency));
-                if (wanted.missing() && price.isEmpty()) {
-                    return Optional.empty();
-                }
-                sum += wanted.missing() ? minor(price.orElseThrow().amount()) : 0;
-            }
-            return Optional.of(sum);
-        }
-
-        double worn() {
-            return strings.stream().mapToDouble(wanted -> wanted.due().worn()).sum();
-        }
-
-        double hoursPerWeek() {
-            return strings.get(0).due().hoursPerWeek();
-        }
-    }
 
     /**
      * A change as it is listed.
@@ -139,6 +107,25 @@ class BudgetController {
      * @param cost what has to be bought for it costs, if that is known
      */
     record Line(List<Wanted> strings, Optional<Price> cost) {
+
+        private static Line of(List<Wanted> strings, String currency) {
+            long minor = 0;
+            for (Wanted wanted : strings) {
+                if (wanted.missing()) {
+                    Optional<Price> price =
+                            wanted.price().filter(one -> one.currency().equals(currency));
+                    if (price.isEmpty()) {
+                        return new Line(strings, Optional.empty());
+                    }
+                    minor += price.get().minor();
+                }
+            }
+            return new Line(strings, Optional.of(Price.ofMinor(minor, currency)));
+        }
+
+        private double worn() {
+            return strings.stream().mapToDouble(wanted -> wanted.due().worn()).sum();
+        }
 
         /** {@return what is told of the instrument itself} */
         public Needs.Due first() {
@@ -182,11 +169,7 @@ class BudgetController {
         }
 
         private int weeksAhead() {
-            return Stream.ofNullable(weeks)
-                    .flatMap(
-                            typed -> WEEKS.stream().filter(one -> one.toString().equals(typed.strip())))
-                    .findFirst()
-                    .orElse(USUAL_WEEKS);
+            return Needs.weeks(weeks, USUAL_WEEKS);
         }
     }
 

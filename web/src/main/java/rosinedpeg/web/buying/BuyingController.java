@@ -32,9 +32,6 @@ import rosinedpeg.web.platform.Role;
 @Controller
 class BuyingController {
 
-    /** How many weeks can be looked ahead. */
-    private static final List<Integer> WEEKS = List.of(2, 4, 8, 12, 26);
-
     private static final int USUAL_WEEKS = 4;
     /** No more of one kind are ordered at a time. */
     private static final int MOST = 999;
@@ -57,7 +54,7 @@ class BuyingController {
 
     private String show(OrderForm form, Model model) {
         int weeks = form.weeksAhead();
-        LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        LocalDate today = CurrentWorkshop.today(clock);
         Needs.Needed needed = needs.within(weeks);
         Map<Optional<Supplier>, List<Needs.Need>> bySupplier = needed.of().stream()
                 .filter(Needs.Need::wanting)
@@ -76,8 +73,7 @@ class BuyingController {
                         purchases.closed(form.skipped()),
                         purchases.written(),
                         weeks,
-                        WEEKS,
-                        today,
+                        Needs.WEEKS,
                         MOST),
                 model);
         return "buying/buying";
@@ -141,10 +137,7 @@ class BuyingController {
         }
 
         private int weeksAhead() {
-            return WEEKS.stream()
-                    .filter(one -> one.toString().equals(weeks.strip()))
-                    .findFirst()
-                    .orElse(USUAL_WEEKS);
+            return Needs.weeks(weeks, USUAL_WEEKS);
         }
 
         private int skipped() {
@@ -199,7 +192,6 @@ class BuyingController {
             long written,
             int weeks,
             List<Integer> choices,
-            LocalDate today,
             int most) {
 
         /** {@return how many strings are to be bought altogether} */

@@ -35,6 +35,9 @@ import rosinedpeg.web.rack.Rack;
 @Transactional(readOnly = true)
 class Needs {
 
+    /** How many weeks can be looked ahead. */
+    static final List<Integer> WEEKS = List.of(2, 4, 8, 12, 26);
+
     /** More instruments are not looked at: the first due first. */
     private static final int MOST = 2000;
 
@@ -131,6 +134,14 @@ class Needs {
      * @param usual strings that are due and of a usual kind: nobody knows what to buy for them
      */
     record Needed(List<Need> of, List<Due> usual) {}
+
+    /** {@return how many weeks somebody chose; as many as is usual where nobody chose} */
+    static int weeks(String chosen, int usual) {
+        return WEEKS.stream()
+                .filter(one -> one.toString().equals(chosen.strip()))
+                .findFirst()
+                .orElse(usual);
+    }
 
     /** {@return what is needed within so many weeks} */
     @Transactional

@@ -51,7 +51,7 @@ record Purchase(
 
         /** {@return what all of them cost, if that is known} */
         public Optional<Price> sum() {
-            return price.map(each -> new Price(each.amount().multiply(BigDecimal.valueOf(strings)), each.currency()));
+            return price.map(each -> each.times(strings));
         }
     }
 

@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.drawer.Laid;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.Cells;
@@ -35,8 +36,6 @@ import rosinedpeg.web.platform.Words;
 /** One order: as it is sent, on its way, and in. */
 @Controller
 class PurchaseController {
-
-    private static final int LONGEST_PLACE = 60;
 
     private final Purchases purchases;
     private final StringKinds kinds;
@@ -77,12 +76,12 @@ class PurchaseController {
 
     private String show(Purchase purchase, Model model) {
         Map<UUID, StringKind> known = kinds.all();
-        Page.lay(new PurchasePage(purchase, known, text.of(purchase, known), today(), LONGEST_PLACE), model);
+        Page.lay(new PurchasePage(purchase, known, text.of(purchase, known), today()), model);
         return "buying/purchase";
     }
 
     private LocalDate today() {
-        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        return CurrentWorkshop.today(clock);
     }
 
     /** The order as a table. */
@@ -162,9 +161,7 @@ class PurchaseController {
                 many.ifPresent(strings -> came.put(line.number(), strings));
             }
         }
-        if (form.place().strip().length() > LONGEST_PLACE) {
-            result.rejectValue("place", "entry.text.most", new Object[] {LONGEST_PLACE}, null);
-        }
+        Laid.readPlace(result, form.place());
         int strings = came.values().stream().mapToInt(Integer::intValue).sum();
         if (strings == 0 && !result.hasErrors()) {
             result.reject("buying.in.none");
@@ -200,8 +197,7 @@ class PurchaseController {
     }
 
     /** One order. */
-    private record PurchasePage(
-            Purchase purchase, Map<UUID, StringKind> kinds, String text, LocalDate today, int longestPlace) {
+    private record PurchasePage(Purchase purchase, Map<UUID, StringKind> kinds, String text, LocalDate today) {
 
         /** {@return how far it has come} */
         public Purchase.State state() {

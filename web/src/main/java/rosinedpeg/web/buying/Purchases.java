@@ -204,7 +204,7 @@ public class Purchases {
             return;
         }
         PurchaseEntity entity = asSeen(id, seen);
-        LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        LocalDate today = CurrentWorkshop.today(clock);
         if (entity.sentOn().isEmpty()) {
             entity.send(today);
         }

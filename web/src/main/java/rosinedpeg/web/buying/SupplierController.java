@@ -30,8 +30,6 @@ import rosinedpeg.web.platform.Role;
 @Controller
 class SupplierController {
 
-    private static final UUID NOBODY = new UUID(0, 0);
-
     private final Suppliers suppliers;
     private final StringKinds kinds;
 
@@ -75,7 +73,7 @@ class SupplierController {
     @PostMapping("/buying/suppliers")
     String add(
             @ModelAttribute("form") SupplierForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        OptionalInt days = read(form, result, NOBODY);
+        OptionalInt days = read(form, result);
         if (days.isEmpty() || result.hasErrors()) {
             return show(Optional.empty(), model);
         }
@@ -98,7 +96,7 @@ class SupplierController {
             Model model,
             RedirectAttributes redirect) {
         Supplier supplier = get(id);
-        OptionalInt days = read(form, result, id);
+        OptionalInt days = read(form, result);
         if (days.isEmpty() || result.hasErrors()) {
             return show(Optional.of(supplier), model);
         }
@@ -123,12 +121,10 @@ class SupplierController {
         return show(edited, model);
     }
 
-    private OptionalInt read(SupplierForm form, BindingResult result, UUID id) {
+    private static OptionalInt read(SupplierForm form, BindingResult result) {
         String name = form.name().strip();
         if (name.isEmpty() || name.length() > Supplier.LONGEST_NAME) {
             result.rejectValue("name", "suppliers.name.wrong", new Object[] {Supplier.LONGEST_NAME}, null);
-        } else if (suppliers.nameTaken(name, id)) {
-            result.rejectValue("name", "suppliers.name.taken");
         }
         return Entry.count(result, "leadDays", form.leadDays(), 0, Supplier.MOST_LEAD_DAYS);
     }

@@ -8,6 +8,4 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface SupplierRepository extends JpaRepository<SupplierEntity, UUID> {
 
     List<SupplierEntity> findAllByOrderByName();
-
-    boolean existsByNameIgnoreCaseAndIdNot(String name, UUID id);
 }

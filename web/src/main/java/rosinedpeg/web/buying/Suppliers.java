@@ -51,11 +51,6 @@ public class Suppliers {
         return Optional.ofNullable(byMaker.get(kind.maker().toLowerCase(Locale.ROOT)));
     }
 
-    /** {@return whether another one than that is called so} */
-    boolean nameTaken(String name, UUID byAnotherThan) {
-        return suppliers.existsByNameIgnoreCaseAndIdNot(name, byAnotherThan);
-    }
-
     /**
      * Adds one.
      *

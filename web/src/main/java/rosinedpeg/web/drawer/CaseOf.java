@@ -3,20 +3,29 @@ package rosinedpeg.web.drawer;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.validation.Errors;
 import rosinedpeg.web.instrument.Instruments;
 
-/** Reads where a string lies: a place as the workshop calls it, or the case of an instrument. */
+/** Reads in the case of which instrument a string lies. */
 final class CaseOf {
+
+    /** So many have to be found to know that a name means several. */
+    static final int TELL_APART = 2;
 
     private CaseOf() {}
 
     /** {@return the instrument that is named; empty where none is, or a refusal was noted at the field {@code caseOf}} */
     static Optional<UUID> read(Errors errors, String name, Instruments instruments) {
+        return read(errors, name, one -> instruments.meant(one, TELL_APART));
+    }
+
+    /** {@return the same, where it is known already what some names mean} */
+    static Optional<UUID> read(Errors errors, String name, Function<String, Set<UUID>> meantBy) {
         if (name.isBlank()) {
             return Optional.empty();
         }
-        Set<UUID> meant = instruments.meant(name, 2);
+        Set<UUID> meant = meantBy.apply(name);
         if (meant.size() != 1) {
             errors.rejectValue(
                     "caseOf",
@@ -26,12 +35,5 @@ final class CaseOf {
             return Optional.empty();
         }
         return meant.stream().findFirst();
-    }
-
-    /** Notes at the field {@code place} when that is too long. */
-    static void place(Errors errors, String place) {
-        if (place.strip().length() > Laid.LONGEST_PLACE) {
-            errors.rejectValue("place", "entry.text.most", new Object[] {Laid.LONGEST_PLACE}, null);
-        }
     }
 }

@@ -204,7 +204,7 @@ class DrawerController {
             RedirectAttributes redirect) {
         InDrawer string = marked(code);
         Optional<UUID> caseOf = CaseOf.read(result, form.caseOf(), instruments);
-        CaseOf.place(result, form.place());
+        Laid.readPlace(result, form.place());
         if (result.hasErrors()) {
             return one(string, model);
         }

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
@@ -73,7 +74,15 @@ class DrawerImport {
         BOUGHT_ON("bought on"),
         PRICE("price"),
         CURRENCY("currency"),
-        WAS("old, from");
+        WAS("old, from"),
+        /** Where a string was saved with these they are its own, and not those of a new packet. */
+        CODE("code"),
+        HOURS("hours played"),
+        MONTHS("months");
+
+        /** What somebody fills in who writes such a table. */
+        static final List<Column> TO_FILL_IN =
+                List.of(MAKER, LINE, FAMILY, SIZE, STRING, END, STRINGS, PLACE, CASE_OF, BOUGHT_ON, PRICE, CURRENCY);
 
         private final String heading;
 
@@ -106,8 +115,15 @@ class DrawerImport {
      * @param old how many rows are old strings, which are left out
      * @param wrong rows that cannot be taken, no more than are shown
      * @param wrongs how many there are
+     * @param unread headings of columns that nothing is known of
      */
-    record Preview(List<Laid> laid, Map<StringKind, Integer> kinds, int old, List<Wrong> wrong, int wrongs) {
+    record Preview(
+            List<Laid> laid,
+            Map<StringKind, Integer> kinds,
+            int old,
+            List<Wrong> wrong,
+            int wrongs,
+            List<String> unread) {
 
         /** {@return how many would be laid in} */
         public int packets() {
@@ -115,23 +131,10 @@ class DrawerImport {
         }
     }
 
-    /** {@return why a file cannot be read at all, as a message key and what it tells; empty when it can} */
-    static Optional<Object[]> refusal(String text) {
-        TextTable table = TextTable.read(text, MOST_ROWS);
-        List<String> missing = NEEDED.stream()
-                .filter(needed -> table.at(needed.heading()).isEmpty())
-                .map(Column::heading)
-                .toList();
-        if (!table.headings().isEmpty() && !missing.isEmpty()) {
-            return Optional.of(new Object[] {"kinds.import.columns", String.join(", ", missing)});
-        }
-        if (!table.whole()) {
-            return Optional.of(new Object[] {"kinds.import.cutOff"});
-        }
-        if (table.rows().size() > MOST_ROWS) {
-            return Optional.of(new Object[] {"kinds.import.rows", MOST_ROWS});
-        }
-        return table.rows().isEmpty() ? Optional.of(new Object[] {"kinds.import.noRows"}) : Optional.empty();
+    /** {@return why a file cannot be read at all; empty when it can} */
+    static Optional<TextTable.Refusal> refusal(String text) {
+        return TextTable.read(text, MOST_ROWS)
+                .refusal(NEEDED.stream().map(Column::heading).toList(), MOST_ROWS);
     }
 
     /** {@return where a file waits that can be read} */
@@ -153,8 +156,8 @@ class DrawerImport {
         Map<String, List<StringKind>> known = kinds.entered().stream()
                 .collect(Collectors.groupingBy(kind ->
                         key(kind.maker(), kind.line(), kind.spec().position().name())));
-        Map<String, Optional<UUID>> cases = new HashMap<>();
-        LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        Map<String, Set<UUID>> meant = new HashMap<>();
+        LocalDate today = CurrentWorkshop.today(clock);
         List<Laid> laid = new ArrayList<>();
         Map<StringKind, Integer> many = new LinkedHashMap<>();
         List<Wrong> wrong = new ArrayList<>();
@@ -174,12 +177,11 @@ class DrawerImport {
             Optional<LocalDate> bought = cells.get(Column.BOUGHT_ON).isBlank()
                     ? Optional.empty()
                     : Entry.date(errors, "boughtOn", cells.get(Column.BOUGHT_ON), today.minusYears(YEARS), today);
-            CaseOf.place(errors, cells.get(Column.PLACE));
-            Optional<UUID> caseOf = cases.computeIfAbsent(
-                    cells.get(Column.CASE_OF).strip(), name -> CaseOf.read(errors, name, instruments));
-            if (caseOf.isEmpty() && !cells.get(Column.CASE_OF).isBlank() && !errors.hasFieldErrors("caseOf")) {
-                CaseOf.read(errors, cells.get(Column.CASE_OF), instruments);
-            }
+            Laid.readPlace(errors, cells.get(Column.PLACE));
+            Optional<UUID> caseOf = CaseOf.read(
+                    errors,
+                    cells.get(Column.CASE_OF),
+                    name -> meant.computeIfAbsent(name, one -> instruments.meant(one, CaseOf.TELL_APART)));
             Optional<Price> price = Price.read(errors, cells.get(Column.PRICE), cells.get(Column.CURRENCY));
             if (errors.hasErrors()) {
                 wrongs++;
@@ -201,7 +203,12 @@ class DrawerImport {
                             price.orElse(null))));
             many.merge(kind.orElseThrow(), strings.orElseThrow(), Integer::sum);
         }
-        return new Preview(laid, many, old, wrong, wrongs);
+        List<String> unread = table.headings().stream()
+                .filter(heading -> !heading.isBlank()
+                        && at.values().stream()
+                                .noneMatch(place -> table.headings().get(place).equals(heading)))
+                .toList();
+        return new Preview(laid, many, old, wrong, wrongs, unread);
     }
 
     /** What stands in a row, by its columns. */

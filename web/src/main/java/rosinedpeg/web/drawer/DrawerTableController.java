@@ -1,11 +1,11 @@
 package rosinedpeg.web.drawer;
 
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -18,19 +18,18 @@ import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
-import rosinedpeg.web.platform.TextFile;
-import rosinedpeg.web.platform.Words;
+import rosinedpeg.web.platform.SentTable;
 
 /** Packets from a table: shown first, then laid in. */
 @Controller
 class DrawerTableController {
 
     private final DrawerImport imports;
-    private final Words words;
+    private final SentTable tables;
 
-    DrawerTableController(DrawerImport imports, Words words) {
+    DrawerTableController(DrawerImport imports, SentTable tables) {
         this.imports = imports;
-        this.words = words;
+        this.tables = tables;
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -42,9 +41,7 @@ class DrawerTableController {
     private static String ask(Model model, Optional<String> wrong) {
         Page.lay(
                 new AskPage(
-                        Arrays.stream(DrawerImport.Column.values())
-                                .filter(column -> column != DrawerImport.Column.WAS)
-                                .toList(),
+                        DrawerImport.Column.TO_FILL_IN,
                         DrawerImport.MOST_ROWS,
                         DrawerImport.LARGEST_BYTES / 1000,
                         wrong),
@@ -56,22 +53,13 @@ class DrawerTableController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/drawer/import")
     String keep(@RequestParam(required = false) @Nullable MultipartFile file, Model model) throws IOException {
-        if (file == null || file.isEmpty()) {
-            return ask(model, Optional.of(words.say("kinds.import.empty")));
+        SentTable.Sent sent = tables.read(file, DrawerImport.LARGEST_BYTES);
+        if (sent.text().isEmpty()) {
+            return ask(model, sent.wrong());
         }
-        if (file.getSize() > DrawerImport.LARGEST_BYTES) {
-            return ask(model, Optional.of(words.say("kinds.import.large", DrawerImport.LARGEST_BYTES / 1000)));
-        }
-        Optional<String> text = TextFile.of(file.getBytes());
-        if (text.isEmpty()) {
-            return ask(model, Optional.of(words.say("kinds.import.noText")));
-        }
-        Optional<Object[]> refusal = DrawerImport.refusal(text.get());
-        if (refusal.isPresent()) {
-            Object[] told = refusal.get();
-            return ask(model, Optional.of(words.say(told[0].toString(), Arrays.copyOfRange(told, 1, told.length))));
-        }
-        return "redirect:/drawer/import/" + imports.keep(text.get());
+        String text = sent.text().get();
+        Optional<String> refused = DrawerImport.refusal(text).map(tables::say);
+        return refused.isPresent() ? ask(model, refused) : "redirect:/drawer/import/" + imports.keep(text);
     }
 
     /** Shows what a file that waits would do. */
@@ -80,7 +68,7 @@ class DrawerTableController {
     String preview(@PathVariable UUID id, Model model, RedirectAttributes redirect) {
         Optional<DrawerImport.Preview> preview = imports.preview(id);
         if (preview.isEmpty()) {
-            redirect.addFlashAttribute("notice", "kinds.import.gone");
+            redirect.addFlashAttribute("notice", "table.gone");
             return "redirect:/drawer";
         }
         Page.lay(new PreviewPage(id, preview.get()), model);
@@ -91,18 +79,21 @@ class DrawerTableController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/drawer/import/{id}")
     String take(@PathVariable UUID id, RedirectAttributes redirect) {
-        int[] laid = {0};
-        boolean[] whole = {true};
-        Constraint.DRAWER_STRING_ONCE.once(() -> {
-            Optional<Integer> taken = imports.take(id);
-            whole[0] = taken.isPresent();
-            laid[0] = taken.orElse(0);
-        });
-        if (!whole[0]) {
+        Optional<Integer> laid;
+        try {
+            laid = imports.take(id);
+        } catch (DataIntegrityViolationException complaint) {
+            if (!Constraint.DRAWER_STRING_ONCE.isViolatedBy(complaint)) {
+                throw complaint;
+            }
+            // The same press, sent twice at one moment: the other one has laid them in.
+            laid = Optional.of(0);
+        }
+        if (laid.isEmpty()) {
             return "redirect:/drawer/import/" + id;
         }
-        redirect.addFlashAttribute("notice", laid[0] == 0 ? "kinds.import.gone" : "drawer.import.done");
-        redirect.addFlashAttribute("noticeOf", laid[0]);
+        redirect.addFlashAttribute("notice", laid.get() == 0 ? "table.gone" : "drawer.import.done");
+        redirect.addFlashAttribute("noticeOf", laid.get());
         return "redirect:/drawer";
     }
 

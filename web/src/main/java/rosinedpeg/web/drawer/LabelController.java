@@ -159,7 +159,7 @@ class LabelController {
     }
 
     private LocalDate today() {
-        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        return CurrentWorkshop.today(clock);
     }
 
     /**

@@ -3,6 +3,7 @@ package rosinedpeg.web.drawer;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.validation.Errors;
 import rosinedpeg.web.kinds.Price;
 
 /**
@@ -23,4 +24,11 @@ public record Laid(
 
     /** No place has a longer name. */
     static final int LONGEST_PLACE = 60;
+
+    /** Notes at the field {@code place} when the name of one is too long. */
+    public static void readPlace(Errors errors, String place) {
+        if (place.strip().length() > LONGEST_PLACE) {
+            errors.rejectValue("place", "entry.text.most", new Object[] {LONGEST_PLACE}, null);
+        }
+    }
 }

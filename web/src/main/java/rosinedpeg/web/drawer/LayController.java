@@ -87,7 +87,7 @@ class LayController {
             result.rejectValue("kind", "plan.kind.missing");
         }
         OptionalInt many = Entry.count(result, "many", form.many(), 1, MOST);
-        CaseOf.place(result, form.place());
+        Laid.readPlace(result, form.place());
         Optional<UUID> caseOf = CaseOf.read(result, form.caseOf(), instruments);
         Optional<LocalDate> bought = form.boughtOn().isBlank()
                 ? Optional.empty()
@@ -108,7 +108,7 @@ class LayController {
     }
 
     private LocalDate today() {
-        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        return CurrentWorkshop.today(clock);
     }
 
     private String show(Model model) {

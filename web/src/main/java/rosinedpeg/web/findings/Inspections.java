@@ -70,6 +70,6 @@ public class Inspections {
     }
 
     private LocalDate today() {
-        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        return CurrentWorkshop.today(clock);
     }
 }

@@ -176,7 +176,7 @@ public class Instruments implements LogSource {
     public UUID add(NewInstrument wanted, Map<Measurable, Double> measured, Consumer<UUID> strung) {
         UUID id = add(wanted);
         if (!measured.isEmpty()) {
-            LocalDate today = clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+            LocalDate today = CurrentWorkshop.today(clock);
             measure(id, measured, today, UUID.randomUUID());
         }
         strung.accept(id);
@@ -466,13 +466,7 @@ public class Instruments implements LogSource {
                 .map(FittedStringEntity::now)
                 .toList();
         Reckoning reckoning = reckoning(on.stream().collect(Collectors.groupingBy(FittedNow::instrumentId)));
-        Map<UUID, InstrumentEntity> from =
-                instruments
-                        .findByIdIn(strings.stream()
-                                .map(FittedStringEntity::instrumentId)
-                                .collect(Collectors.toSet()))
-                        .stream()
-                        .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+        Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
         return strings.stream()
                 .flatMap(
                         string -> past(string, requireNonNull(from.get(string.instrumentId())), reckoning, at).stream())
@@ -482,6 +476,14 @@ public class Instruments implements LogSource {
     /** {@return how many strings of each kind went which way on each instrument; those that are on among them, without a reason} */
     public List<PastCount> pastCounts() {
         return fitted.counts();
+    }
+
+    private Map<UUID, InstrumentEntity> instrumentsOf(List<FittedStringEntity> strings) {
+        return instruments
+                .findByIdIn(
+                        strings.stream().map(FittedStringEntity::instrumentId).collect(Collectors.toSet()))
+                .stream()
+                .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
     }
 
     private static Optional<PastString> past(
@@ -519,13 +521,7 @@ public class Instruments implements LogSource {
     /** {@return some strings that have come off, by their ids; three queries however many there are} */
     public Map<UUID, OldString> old(Collection<UUID> fittedIds) {
         List<FittedStringEntity> strings = fitted.findByIdInAndRemovedAtNotNull(fittedIds);
-        Map<UUID, InstrumentEntity> from =
-                instruments
-                        .findByIdIn(strings.stream()
-                                .map(FittedStringEntity::instrumentId)
-                                .collect(Collectors.toSet()))
-                        .stream()
-                        .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+        Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
         Map<UUID, StringKind> kindsById = kinds.all();
         return strings.stream()
                 .map(string -> OldString.of(

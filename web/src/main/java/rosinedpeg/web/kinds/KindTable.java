@@ -123,27 +123,15 @@ final class KindTable {
         TextTable table = TextTable.read(text, MOST_ROWS);
         List<Optional<Column>> columns =
                 table.headings().stream().map(Column::of).toList();
-        List<String> missing = NEEDED.stream()
-                .filter(needed -> !columns.contains(Optional.of(needed)))
-                .map(Column::heading)
-                .toList();
-        if (!table.headings().isEmpty() && !missing.isEmpty()) {
-            return Read.refused("kinds.import.columns", String.join(", ", missing));
-        }
-        if (!table.whole()) {
-            return Read.refused("kinds.import.cutOff");
-        }
-        if (table.rows().size() > MOST_ROWS) {
-            return Read.refused("kinds.import.rows", MOST_ROWS);
-        }
-        if (table.rows().isEmpty()) {
-            return Read.refused("kinds.import.noRows");
+        Optional<TextTable.Refusal> refusal =
+                table.refusal(NEEDED.stream().map(Column::heading).toList(), MOST_ROWS);
+        if (refusal.isPresent()) {
+            return new Read(List.of(), List.of(), refusal);
         }
         List<String> unread = table.headings().stream()
                 .filter(heading -> !heading.isBlank() && Column.of(heading).isEmpty())
                 .toList();
-        return new Read(
-                table.rows().stream().map(row -> row(row, columns)).toList(), unread, Optional.empty(), List.of());
+        return new Read(table.rows().stream().map(row -> row(row, columns)).toList(), unread, Optional.empty());
     }
 
     private static Row row(TextTable.Row record, List<Optional<Column>> columns) {
@@ -253,13 +241,7 @@ final class KindTable {
      *
      * @param rows its rows
      * @param unread headings of columns that nothing is known of
-     * @param refusal why it cannot be read at all, as a message key
-     * @param told what that message tells
+     * @param refusal why it cannot be read at all; empty when it can
      */
-    record Read(List<Row> rows, List<String> unread, Optional<String> refusal, List<Object> told) {
-
-        private static Read refused(String why, Object... told) {
-            return new Read(List.of(), List.of(), Optional.of(why), List.of(told));
-        }
-    }
+    record Read(List<Row> rows, List<String> unread, Optional<TextTable.Refusal> refusal) {}
 }

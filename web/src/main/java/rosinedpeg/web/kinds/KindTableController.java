@@ -19,7 +19,7 @@ import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
-import rosinedpeg.web.platform.TextFile;
+import rosinedpeg.web.platform.SentTable;
 import rosinedpeg.web.platform.Words;
 
 /** Kinds of string as a table, out and in. */
@@ -28,11 +28,13 @@ class KindTableController {
 
     private final StringKinds kinds;
     private final KindImport imports;
+    private final SentTable tables;
     private final Words words;
 
-    KindTableController(StringKinds kinds, KindImport imports, Words words) {
+    KindTableController(StringKinds kinds, KindImport imports, SentTable tables, Words words) {
         this.kinds = kinds;
         this.imports = imports;
+        this.tables = tables;
         this.words = words;
     }
 
@@ -60,23 +62,13 @@ class KindTableController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/strings/import")
     String keep(@RequestParam(required = false) @Nullable MultipartFile file, Model model) throws IOException {
-        if (file == null || file.isEmpty()) {
-            return ask(model, Optional.of(words.say("kinds.import.empty")));
+        SentTable.Sent sent = tables.read(file, KindTable.LARGEST_BYTES);
+        if (sent.text().isEmpty()) {
+            return ask(model, sent.wrong());
         }
-        if (file.getSize() > KindTable.LARGEST_BYTES) {
-            return ask(model, Optional.of(words.say("kinds.import.large", KindTable.LARGEST_BYTES / 1000)));
-        }
-        Optional<String> text = TextFile.of(file.getBytes());
-        if (text.isEmpty()) {
-            return ask(model, Optional.of(words.say("kinds.import.noText")));
-        }
-        KindTable.Read read = KindTable.read(text.get());
-        if (read.refusal().isPresent()) {
-            return ask(
-                    model,
-                    Optional.of(words.say(read.refusal().get(), read.told().toArray())));
-        }
-        return "redirect:/strings/import/" + imports.keep(text.get());
+        String text = sent.text().get();
+        Optional<String> refused = KindTable.read(text).refusal().map(tables::say);
+        return refused.isPresent() ? ask(model, refused) : "redirect:/strings/import/" + imports.keep(text);
     }
 
     /** Shows what each row of a file that waits would do. */
@@ -85,7 +77,7 @@ class KindTableController {
     String preview(@PathVariable UUID id, Model model, RedirectAttributes redirect) {
         Optional<KindImport.Preview> preview = imports.preview(id);
         if (preview.isEmpty()) {
-            redirect.addFlashAttribute("notice", "kinds.import.gone");
+            redirect.addFlashAttribute("notice", "table.gone");
             return "redirect:/strings";
         }
         Page.lay(new PreviewPage(id, preview.get()), model);
@@ -109,7 +101,7 @@ class KindTableController {
         if (added.isEmpty()) {
             return "redirect:/strings/import/" + id;
         }
-        redirect.addFlashAttribute("notice", added.get() == 0 ? "kinds.import.gone" : "kinds.import.done");
+        redirect.addFlashAttribute("notice", added.get() == 0 ? "table.gone" : "kinds.import.done");
         redirect.addFlashAttribute("noticeOf", added.get());
         return "redirect:/strings";
     }

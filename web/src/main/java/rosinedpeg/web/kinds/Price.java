@@ -44,6 +44,21 @@ public record Price(BigDecimal amount, String currency) {
                 : Optional.empty();
     }
 
+    /** {@return a price of so many hundredths} */
+    public static Price ofMinor(long minor, String currency) {
+        return new Price(BigDecimal.valueOf(minor, 2), currency);
+    }
+
+    /** {@return it in hundredths} */
+    public long minor() {
+        return amount.movePointRight(2).setScale(0, RoundingMode.HALF_EVEN).longValueExact();
+    }
+
+    /** {@return what so many cost} */
+    public Price times(int many) {
+        return new Price(amount.multiply(BigDecimal.valueOf(many)), currency);
+    }
+
     /** {@return it as it is written: 21.50 EUR} */
     public String written() {
         return amount + " " + currency;

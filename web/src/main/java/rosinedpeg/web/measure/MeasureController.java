@@ -260,7 +260,7 @@ class MeasureController {
     }
 
     private LocalDate today() {
-        return clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate();
+        return CurrentWorkshop.today(clock);
     }
 
     /**

@@ -1,5 +1,7 @@
 package rosinedpeg.web.platform;
 
+import java.time.Clock;
+import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
@@ -51,6 +53,11 @@ public final class CurrentWorkshop {
     public static String recordedBy() {
         Named named = NAMED.get();
         return named != null ? named.recordedBy() : account().orElseThrow().name();
+    }
+
+    /** {@return the day it is in the workshop, by that clock} */
+    public static LocalDate today(Clock clock) {
+        return clock.instant().atZone(zone()).toLocalDate();
     }
 
     /** {@return the time zone of the workshop, UTC when nobody is signed in} */

@@ -30,6 +30,35 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
     public record Row(long number, List<String> cells) {}
 
     /**
+     * Why a table cannot be read at all.
+     *
+     * @param why a message key
+     * @param told what that message tells
+     */
+    public record Refusal(String why, List<Object> told) {}
+
+    /**
+     * {@return why it cannot be read at all; empty when it can}
+     *
+     * @param needed the headings that have to be there
+     * @param mostRows how many rows it may have
+     */
+    public Optional<Refusal> refusal(List<String> needed, int mostRows) {
+        List<String> missing =
+                needed.stream().filter(heading -> at(heading).isEmpty()).toList();
+        if (!headings.isEmpty() && !missing.isEmpty()) {
+            return Optional.of(new Refusal("table.columns", List.of(String.join(", ", missing))));
+        }
+        if (!whole) {
+            return Optional.of(new Refusal("table.cutOff", List.of()));
+        }
+        if (rows.size() > mostRows) {
+            return Optional.of(new Refusal("table.rows", List.of(mostRows)));
+        }
+        return rows.isEmpty() ? Optional.of(new Refusal("table.noRows", List.of())) : Optional.empty();
+    }
+
+    /**
      * Reads a table.
      *
      * @param text what {@link TextFile} gave

@@ -115,7 +115,7 @@ class WorkingController {
         CollarGrounds grounds = new CollarGrounds(
                 instrument.collars().getOrDefault(position, List.of()),
                 instrument.fittings().pegWood(),
-                clock.instant().atZone(CurrentWorkshop.zone()).toLocalDate());
+                CurrentWorkshop.today(clock));
         return view.show(id, position, () -> Working.of(worked, grounds), model, request);
     }
 
