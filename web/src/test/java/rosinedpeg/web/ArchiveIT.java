@@ -473,6 +473,15 @@ class ArchiveIT extends InRequests {
             assertThat(page(elsewhere, there + page)).contains("Pit 1 violin");
         }
         assertThat(page(elsewhere, there)).contains("/picture.jpg");
+        assertThat(new String(passport, UTF_8))
+                .contains("\"learnedAll\":null")
+                .doesNotContainPattern("\"learnedAll\":\\d");
+        assertThat(database.sql("select count(*) from string_kind where workshop_id = ? and learned_all is not null")
+                        .param(elsewhere.workshopId())
+                        .query(Integer.class)
+                        .single())
+                .as("what its own strings teach is learned there")
+                .isPositive();
         assertThat(recorded(UUID.fromString(there.substring(13)))).isEqualTo(recorded(violin));
         assertThat(page(elsewhere, "/")).contains("Pit 1 violin");
 

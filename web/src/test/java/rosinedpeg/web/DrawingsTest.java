@@ -9,9 +9,13 @@ import java.util.Map;
 import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import rosinedpeg.core.estimate.Interval;
+import rosinedpeg.core.estimate.KaplanMeier.Watched;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -30,6 +34,7 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
 import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.drawing.InstrumentDrawing;
+import rosinedpeg.web.drawing.LifeDrawing;
 import rosinedpeg.web.drawing.Mark;
 import rosinedpeg.web.drawing.MeasureDrawing;
 import rosinedpeg.web.drawing.SchoolsChart;
@@ -200,6 +205,46 @@ class DrawingsTest {
         assertThat(silk.get(1)[0]).as("tip").isEqualTo(545);
         double nutMm = setUp.value(Quantity.AFTERLENGTH) + 328;
         assertThat(points(path(drawing.peg(), "bone")).get(0)[0]).isCloseTo(nutMm, within(0.01));
+    }
+
+    /** Every string ends where its hours do, two kinds on one scale, the first to end nearest to the hours. */
+    @Test
+    void tenStringsAreAsLongAsTheyLast() {
+        List<Interval> ends = IntStream.rangeClosed(1, 10)
+                .mapToObj(end -> new Interval(end * 20 - 15, end * 20, end * 20 + 40))
+                .toList();
+        List<Interval> longer = ends.stream()
+                .map(end -> new Interval(end.low() * 2, end.best() * 2, end.high() * 2))
+                .toList();
+        View view = LifeDrawing.ten(
+                new LifeDrawing.Kind(ends, List.of(new Watched(120, true), new Watched(60, false))),
+                new LifeDrawing.Kind(longer, List.of()));
+        List<double[]> ticks = points(all(view, "tick"));
+        double perHour = (ticks.get(2)[0] - ticks.get(0)[0]) / 100;
+        double zero = ticks.get(0)[0];
+        for (String which : List.of("", " other")) {
+            List<double[]> strands = points(all(view, "lasting" + which));
+            List<double[]> bands = points(all(view, "band" + which));
+            for (int end = 0; end < 10; end++) {
+                Interval of = (which.isEmpty() ? ends : longer).get(end);
+                assertThat((strands.get(2 * end + 1)[0] - zero) / perHour).isCloseTo(of.best(), within(0.1));
+                assertThat((bands.get(2 * end)[0] - zero) / perHour).isCloseTo(of.low(), within(0.1));
+                assertThat((bands.get(2 * end + 1)[0] - zero) / perHour).isCloseTo(of.high(), within(0.1));
+            }
+            assertThat(strands.get(0)[1]).as("the first to end lies lowest").isGreaterThan(strands.get(18)[1]);
+        }
+        assertThat((points(path(view, "over")).get(0)[0] - zero) / perHour).isCloseTo(120, within(0.1));
+        assertThat(view.marks().stream().filter(mark -> mark.state().equals("still-good")))
+                .singleElement()
+                .satisfies(ring ->
+                        assertThat((((Mark.Circle) ring).x() - zero) / perHour).isCloseTo(60, within(0.1)));
+    }
+
+    private static String all(View view, String state) {
+        return view.marks().stream()
+                .filter(mark -> mark.state().equals(state))
+                .map(mark -> ((Mark.Path) mark).path())
+                .collect(Collectors.joining());
     }
 
     private static String path(View view, String state) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -130,6 +131,54 @@ class LivesIT extends InRequests {
                         .query(Integer.class)
                         .single())
                 .isEqualTo(inDrawer);
+    }
+
+    /** One figure for a kind, whichever page is asked, whoever plays it. */
+    @Test
+    void everyPageSaysTheSameOfAKind() throws Exception {
+        fit(300, null);
+        fit(220, WORN);
+        fit(30, WORN);
+        UUID lent = violin(keeper, "Lent");
+        database.sql("update instrument set demand = 'LOAN', hours_per_week = 3 where id = ?")
+                .param(lent)
+                .update();
+        for (int days : new int[] {600, 500, 380, 20}) {
+            in(() -> instruments.fit(
+                    lent,
+                    Position.II,
+                    kind,
+                    Instant.now().minus(Duration.ofDays(days)),
+                    0,
+                    Set.of(),
+                    false,
+                    days == 600 ? null : WORN));
+        }
+        var half =
+                Pattern.compile("Half of them last (\\d+) h or (\\d+) months").matcher(page(keeper, "/lives/" + kind));
+        assertThat(half.find()).isTrue();
+        String lasts = half.group(1) + " h, " + half.group(2) + " months";
+        assertThat(page(keeper, "/lives")).contains(lasts);
+        assertThat(page(keeper, "/strings")).contains(lasts);
+        assertThat(on().wornBy().life().hours())
+                .as("a concert player's own strings count more for them")
+                .isNotEqualTo(Double.parseDouble(half.group(1)));
+    }
+
+    /** Of an instrument that has left nobody knows how it went on. */
+    @Test
+    void aStringOnAnInstrumentThatHasLeftGrowsNoOlder() {
+        fit(100, null);
+        assertThat(post(keeper, "/instruments/" + violin + "/retire")).hasStatus(302);
+        database.sql("update instrument set retired_at = now() - interval '60 days' where id = ?")
+                .param(violin)
+                .update();
+        assertThat(in(() -> instruments.past(kind, Instant.now())))
+                .singleElement()
+                .satisfies(string -> {
+                    assertThat(string.lived().over()).isFalse();
+                    assertThat(string.lived().months()).isBetween(1.2, 1.4);
+                });
     }
 
     @Test

@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.SelectOption;
@@ -116,6 +117,52 @@ class TechnicianIT extends InBrowser {
         assertThat(page.locator(".notice")).containsText("2 kinds were not as recorded");
         assertThat(page.locator(".tray .heap .state"))
                 .hasText(new String[] {"2 there", "none of 2", "1 of 2", "2 there"});
+    }
+
+    /** From what is missing to the drawer: written, sent, unpacked in two parcels; the rest is given up. */
+    @Test
+    void buysWhatIsMissing() {
+        Page page = signedIn("bench", 1280);
+        page.navigate("/buying?weeks=8");
+        Locator order = page.locator("form.buying:has(h2:has-text('Ferry Lane'))");
+        Locator sluice = order.locator("tr:has(.roman:text-is('V')):has-text('Tidewick Sluice')");
+        assertThat(sluice).containsText("2 missing");
+        for (Locator many : order.locator("tbody input[type=number]").all()) {
+            many.fill("0");
+        }
+        sluice.locator("input").fill("3");
+        page.keyboard().press("Enter");
+        assertThat(heading(page)).hasText("Order to Ferry Lane");
+        assertThat(page.locator("textarea")).hasValue("3 × Tidewick Sluice, Violin 4/4, V C, ball end");
+        page.locator("button:has-text('It was sent today')").click();
+        assertThat(page.locator(".notice")).containsText("counts as on order");
+        page.locator("[name=place]").fill("top shelf");
+        page.locator("tbody input[type=number]").fill("2");
+        page.locator("button:has-text('Lay what came into the drawer')").click();
+        assertThat(page.locator(".notice")).containsText("2 strings lie in the drawer now.");
+        assertThat(page.locator(".lede .state")).hasText("partly in");
+        page.locator("button:has-text('The rest does not come')").click();
+        assertThat(page.locator("main")).containsText("1 not coming");
+        assertThat(page.locator(".lede .state")).hasText("in");
+        page.navigate("/drawer");
+        assertThat(page.locator(".tray tr:has-text('Tidewick Sluice') .heap").last())
+                .containsText("2 there");
+        page.navigate("/buying?weeks=8");
+        assertThat(sluice).hasCount(0);
+    }
+
+    /** How long a kind lasts is drawn to scale, beside another on the same scale. */
+    @Test
+    void seesWhatLastsBesideAnother() {
+        Page page = signedIn("pit", 390);
+        page.navigate("/lives");
+        page.locator("a:has-text('Tidewick Sluice')").first().click();
+        assertThat(page.locator(".lives-ten .lasting")).hasCount(10);
+        page.locator("#with").selectOption(new SelectOption().setLabel("Tidewick Weir"));
+        page.locator("button:has-text('Show both')").click();
+        assertThat(page.locator(".lives-ten .lasting.other")).hasCount(10);
+        assertThat(page.locator("main")).containsText("half of them last");
+        assertThat(page.locator("table a[href^='/instruments/']").first()).isVisible();
     }
 
     /** A packet is held against the run beside its step: the step stays, and the bench goes on. */

@@ -3,10 +3,8 @@ package rosinedpeg.core.estimate;
 import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
-import java.util.List;
 import java.util.function.DoubleBinaryOperator;
 
 /**
@@ -23,8 +21,6 @@ public final class Posterior {
     private static final int GRID = 17;
 
     private static final double GRID_REACH = 4;
-    /** How nearly two points say the same. */
-    private static final double SAME = 1e-12;
 
     /** The points of the grid, each with its weight. */
     private final double[][] points;
@@ -55,18 +51,39 @@ public final class Posterior {
         }
     }
 
+    /** How the grid is laid over the two. */
+    public enum Laid {
+        /** Along the axes of their scatter: for what follows from both of them. */
+        ALONG(0),
+        /**
+         * Askew to them, by the angle of the golden section: for what may follow from one of them alone, or nearly. Along the axes
+         * whole rows of points would say the same then, and what lies between two rows could not be told.
+         */
+        ASKEW(Math.atan((1 + Math.sqrt(5)) / 2));
+
+        private final double cosine;
+        private final double sine;
+
+        Laid(double radians) {
+            this.cosine = Math.cos(radians);
+            this.sine = Math.sin(radians);
+        }
+    }
+
     /**
      * Weighs the grid.
      *
      * @param first the first unknown where the pair is most probable, finite
      * @param second the second there, finite
      * @param scatter of the two there
+     * @param laid how the grid is laid over them
      * @param lnProbability the logarithm of how probable a pair is, up to a constant
      */
-    public Posterior(double first, double second, Scatter scatter, DoubleBinaryOperator lnProbability) {
+    public Posterior(double first, double second, Scatter scatter, Laid laid, DoubleBinaryOperator lnProbability) {
         requireFinite("first", first);
         requireFinite("second", second);
         requireNonNull(scatter, "scatter");
+        requireNonNull(laid, "laid");
         requireNonNull(lnProbability, "lnProbability");
         // The root of the covariance: two steps of one spread each, that do not lean on one another.
         double along = Math.sqrt(scatter.first());
@@ -79,8 +96,10 @@ public final class Posterior {
             for (int j = 0; j < GRID; j++) {
                 double a = GRID_REACH * (2.0 * i / (GRID - 1) - 1);
                 double b = GRID_REACH * (2.0 * j / (GRID - 1) - 1);
-                double one = first + a * along;
-                double other = second + a * leaning + b * across;
+                double u = a * laid.cosine - b * laid.sine;
+                double v = a * laid.sine + b * laid.cosine;
+                double one = first + u * along;
+                double other = second + u * leaning + v * across;
                 double weight = Math.exp(lnProbability.applyAsDouble(one, other) - atBest);
                 sum += weight;
                 points[i * GRID + j] = new double[] {one, other, weight};
@@ -140,18 +159,6 @@ public final class Posterior {
             weighed[i] = new double[] {figure.applyAsDouble(points[i][0], points[i][1]), points[i][2]};
         }
         Arrays.sort(weighed, Comparator.comparingDouble(point -> point[0]));
-        // Points that say the same are one. Those that say the least stay apart: where nothing lies lower, so much of
-        // the
-        // weight truly lies there.
-        List<double[]> merged = new ArrayList<>();
-        for (double[] point : weighed) {
-            double[] last = merged.isEmpty() ? weighed[0] : merged.get(merged.size() - 1);
-            if (last[0] > weighed[0][0] && point[0] - last[0] <= SAME * Math.abs(last[0])) {
-                last[1] += point[1];
-            } else {
-                merged.add(point);
-            }
-        }
-        return new Following(merged.toArray(double[][]::new), all);
+        return new Following(weighed, all);
     }
 }

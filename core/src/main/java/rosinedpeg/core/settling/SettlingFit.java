@@ -162,6 +162,7 @@ public final class SettlingFit {
                         best.getEntry(1),
                         new Posterior.Scatter(
                                 covariance.getEntry(0, 0), covariance.getEntry(1, 1), covariance.getEntry(0, 1)),
+                        Posterior.Laid.ALONG,
                         (lnTotal, lnTau) -> logPosterior(clamp(lnTotal, MOST_LN_TOTAL), clamp(lnTau, MOST_LN_TAU)))
                 .following((lnTotal, lnTau) -> forecast(clamp(lnTotal, MOST_LN_TOTAL), clamp(lnTau, MOST_LN_TAU))
                         .steadyAtHours(toleranceCents, windowHours, NEARLY));

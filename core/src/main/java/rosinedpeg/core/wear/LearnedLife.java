@@ -312,7 +312,7 @@ public final class LearnedLife {
     private Posterior posterior() {
         Posterior weighed = posterior;
         if (weighed == null) {
-            weighed = new Posterior(lnFactor, lnShape, scatter(), this::lnProbability);
+            weighed = new Posterior(lnFactor, lnShape, scatter(), Posterior.Laid.ASKEW, this::lnProbability);
             posterior = weighed;
         }
         return weighed;

@@ -183,7 +183,8 @@ class Rows {
             if (part.table().equals("string_kind")) {
                 row.putNull("price").putNull("currency").putNull("ready").put("note", "");
                 // What other strings here taught is not of this instrument.
-                row.putNull("learnedConcert")
+                row.putNull("learnedAll")
+                        .putNull("learnedConcert")
                         .putNull("learnedStudy")
                         .putNull("learnedLoan")
                         .putNull("learnedAt");

@@ -56,15 +56,18 @@ public record StringKind(
         return life.orElseGet(() -> Life.usual(family, spec));
     }
 
-    /** {@return how long it lasts: as the workshop's own strings say, or as it is thought to} */
+    /** {@return how long it lasts for players who want it so fresh: as the workshop's own strings say, or as it is thought to} */
     public Life lasts(Demand demand) {
-        return learned.map(factors -> LearnedLife.times(thought(), factors.of(demand)))
-                .orElseGet(this::thought);
+        return times(learned.map(factors -> factors.of(demand)));
     }
 
-    /** {@return how long it lasts until it is spent, for a player who changes it then} */
+    /** {@return the same, whoever plays it} */
     public Life lasts() {
-        return lasts(Demand.STUDY);
+        return times(learned.map(LearnedFactors::all));
+    }
+
+    private Life times(Optional<Double> factor) {
+        return factor.map(one -> LearnedLife.times(thought(), one)).orElseGet(this::thought);
     }
 
     /** {@return the size it is made for; where that was not said, the one of its family that is nearest in length} */

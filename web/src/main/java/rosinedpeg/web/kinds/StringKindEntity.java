@@ -88,6 +88,7 @@ class StringKindEntity {
 
     private @Nullable Double lifeHours;
     private @Nullable Double lifeMonths;
+    private @Nullable Double learnedAll;
     private @Nullable Double learnedConcert;
     private @Nullable Double learnedStudy;
     private @Nullable Double learnedLoan;
@@ -163,9 +164,13 @@ class StringKindEntity {
     }
 
     private Optional<LearnedFactors> learned() {
-        return learnedConcert == null || learnedStudy == null || learnedLoan == null || learnedAt == null
+        return learnedAll == null
+                        || learnedConcert == null
+                        || learnedStudy == null
+                        || learnedLoan == null
+                        || learnedAt == null
                 ? Optional.empty()
-                : Optional.of(new LearnedFactors(learnedConcert, learnedStudy, learnedLoan, learnedAt));
+                : Optional.of(new LearnedFactors(learnedAll, learnedConcert, learnedStudy, learnedLoan, learnedAt));
     }
 
     StringKind view() {

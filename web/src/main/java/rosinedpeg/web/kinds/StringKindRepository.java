@@ -21,9 +21,16 @@ interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
 
     /** What was learned is nothing that anybody changes in a form: the version stays. */
     @Modifying(flushAutomatically = true)
-    @Query("update StringKindEntity kind set kind.learnedConcert = :concert, kind.learnedStudy = :study,"
-            + " kind.learnedLoan = :loan, kind.learnedAt = :at where kind.id = :id")
-    void learn(UUID id, @Nullable Double concert, @Nullable Double study, @Nullable Double loan, @Nullable Instant at);
+    @Query(
+            "update StringKindEntity kind set kind.learnedAll = :all, kind.learnedConcert = :concert, kind.learnedStudy = :study,"
+                    + " kind.learnedLoan = :loan, kind.learnedAt = :at where kind.id = :id")
+    void learn(
+            UUID id,
+            @Nullable Double all,
+            @Nullable Double concert,
+            @Nullable Double study,
+            @Nullable Double loan,
+            @Nullable Instant at);
 
     /** Until the transaction is over nobody else lays out usual kinds. */
     @Query(nativeQuery = true, value = "select 1 from pg_advisory_xact_lock(hashtext('usual kinds of string'))")

@@ -215,6 +215,7 @@ public class StringKinds {
     public void learn(UUID id, Optional<LearnedFactors> factors) {
         kinds.learn(
                 id,
+                factors.map(LearnedFactors::all).orElse(null),
                 factors.map(LearnedFactors::concert).orElse(null),
                 factors.map(LearnedFactors::study).orElse(null),
                 factors.map(LearnedFactors::loan).orElse(null),

@@ -124,12 +124,13 @@ class Lives {
         }
         StringKind kind = found.get();
         List<Lived> lived = lived(instruments.past(kindId, now));
-        boolean learned = LearnedLife.of(kind.thought(), lived).isLearned();
-        if (learned || kind.learned().isPresent()) {
+        LearnedLife all = LearnedLife.of(kind.thought(), lived);
+        if (all.isLearned() || kind.learned().isPresent()) {
             kinds.learn(
                     kindId,
-                    learned
+                    all.isLearned()
                             ? Optional.of(new LearnedFactors(
+                                    all.factor(),
                                     factor(kind, lived, Demand.CONCERT),
                                     factor(kind, lived, Demand.STUDY),
                                     factor(kind, lived, Demand.LOAN),

@@ -200,7 +200,7 @@ class LivesController {
      */
     record Strand(StringKind kind, long over, long strings, long broke, double mostHours) {
 
-        /** {@return how long such a string lasts when it is changed as soon as it is spent} */
+        /** {@return how long half of them last, whoever plays them} */
         public Life life() {
             return kind.lasts();
         }
