@@ -24,8 +24,19 @@ insert into settling_string (fitted_string_id, workshop_id, fitted_at)
 select f.id, f.workshop_id, f.fitted_at from copy c join fitted_string f on f.instrument_id = c.id
 where f.removed_at is null and f.fitted_at is not null;
 
+-- A kind of every string of 125 sets, each pulling a little differently.
+insert into string_kind
+select (jsonb_populate_record(k, jsonb_build_object('id', gen_random_uuid(), 'line', 'Sluice ' || n,
+    'tension_n', k.tension_n * (0.9 + n / 620.0), 'price', 15 + n / 10.0, 'currency', 'EUR'))).*
+from string_kind k cross join generate_series(1, 124) n
+where k.line = 'Sluice' and k.string_end = 'BALL' and k.position in ('I', 'II', 'III', 'IV')
+on conflict do nothing;
+create temp table kinds_of_sets on commit drop as
+select id, position, coalesce(substring(line from 'Sluice ([0-9]+)')::int, 0) as n from string_kind
+where line like 'Sluice%' and string_end = 'BALL';
+
 create temp table past on commit drop as
-select gen_random_uuid() as id, gen_random_uuid() as string, i.id as instrument_id, i.workshop_id,
+select gen_random_uuid() as id, gen_random_uuid() as string, i.id as instrument_id, i.workshop_id, n as season,
        now() - (n * 45 || ' days')::interval as at, (array['I', 'II', 'III', 'IV'])[1 + n % 4] as position
 from instrument i cross join generate_series(1, :seasons) n;
 
@@ -41,9 +52,15 @@ select gen_random_uuid(), p.workshop_id, p.id, step + 1, gen_random_uuid(), 'STE
 from past p cross join generate_series(0, 20) step;
 insert into fitted_string (id, workshop_id, instrument_id, position, kind_id, fitted_at, hours_before, signs, removed_at, kept, version,
                            hours_played, came_off)
-select p.string, p.workshop_id, p.instrument_id, p.position, k.kind_id, p.at, 0, '{}', p.at + interval '40 days', false, 0,
+select p.string, p.workshop_id, p.instrument_id, p.position, k.id, p.at, 0, '{}', p.at + interval '40 days', false, 0,
        60 + mod(hashtext(p.string::text), 50), case mod(hashtext(p.id::text), 3) when 0 then 'STILL_GOOD' else 'WORN' end
-from past p, (select kind_id from fitted_string limit 1) k;
+from past p join kinds_of_sets k on k.position = p.position and k.n = (abs(hashtext(p.instrument_id::text) % 125) + p.season * 7) % 125;
+insert into string_sound (id, workshop_id, fitted_string_id, kind_id, instrument_id, moment, said_at, said_by, hours_played, dark_bright, soft_firm,
+                          slow_quick, apart_even, small_powerful, note, passed_over)
+select gen_random_uuid(), p.workshop_id, p.string, f.kind_id, p.instrument_id, 'ON', p.at + interval '10 days', 'Bench under the stage', 20,
+       hashtext('d' || p.string) % 3, hashtext('s' || p.string) % 3, hashtext('q' || p.string) % 3, hashtext('e' || p.string) % 3,
+       hashtext('p' || p.string) % 3, '', false
+from past p join fitted_string f on f.id = p.string where hashtext(p.string::text) % 2 = 0;
 insert into settling_reading (id, workshop_id, fitted_string_id, press, read_at, cents, retuned, recorded_at, recorded_by)
 select gen_random_uuid(), p.workshop_id, p.string, gen_random_uuid(), p.at + (n || ' hours')::interval, -12, true,
        p.at + (n || ' hours')::interval, 'Bench under the stage'

@@ -27,6 +27,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.Deque;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -46,6 +47,11 @@ import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.PictureLine;
+import rosinedpeg.core.choosing.Limit;
+import rosinedpeg.core.choosing.Option;
+import rosinedpeg.core.choosing.Ranked;
+import rosinedpeg.core.choosing.Towards;
+import rosinedpeg.core.choosing.Wish;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.OutOfRangeException;
@@ -59,6 +65,9 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.sound.Said;
+import rosinedpeg.core.sound.SoundPlaces;
+import rosinedpeg.core.sound.SoundScale;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.Winding;
@@ -544,6 +553,12 @@ class ArgumentsTest {
         open.add(new CollarGrounds(
                 List.of(new Collar(day.minusYears(2), 5), new Collar(day, 3)), Optional.of(PegWood.EBONY), day));
         open.add(Examples.request(Schools.USUAL, Set.of(Position.III), Map.of()));
+        Option<String> option = new Option<>("kind", 60, 40, OptionalDouble.of(300), OptionalDouble.of(20));
+        Map<SoundScale, SoundPlaces<String>> places = Map.of(
+                SoundScale.DARK_BRIGHT, SoundPlaces.of(List.of(new Said<>("kind", "instrument", 1)), "instrument"));
+        Wish wish = new Wish(Map.of(SoundScale.DARK_BRIGHT, Towards.FIRST_A_LITTLE), EnumSet.allOf(Limit.class));
+        open.add(places);
+        open.add(Ranked.of(wish, option, List.of(option), places));
         explore(open);
         for (int round = 0; round < 6; round++) {
             for (Class<?> type : classes) {

@@ -40,6 +40,8 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.sound.Said;
+import rosinedpeg.core.sound.SoundPlaces;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
@@ -68,6 +70,9 @@ class ArithmeticDocumentTest {
             Map.entry("frequencyHz", a -> new Pitch((int) a[0]).frequencyHz(new ReferenceA(a[1]))),
             Map.entry(
                     "centsOfTensionFraction", a -> Cents.ofTensionFraction(a[0]).value()),
+            Map.entry("hoursLeft", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).hoursLeft(a[5], a[6])),
+            Map.entry("heardHere", a -> heard((int) a[0], (int) a[1], "here")),
+            Map.entry("heardElsewhere", a -> heard((int) a[0], (int) a[1], "elsewhere")),
             Map.entry("tensionN", a -> Tension.tensionN(a[0], a[1], a[2])),
             Map.entry("stretchMm", a -> new Elasticity(a[0], a[1], a[2]).stretchMm()),
             Map.entry("centsForMm", a -> new Elasticity(a[0], a[1], a[2]).centsForMm(a[3])),
@@ -279,5 +284,11 @@ class ArithmeticDocumentTest {
                         .findFirst()
                         .orElseThrow()
                         .mm();
+    }
+
+    private static double heard(int one, int other, String where) {
+        return SoundPlaces.of(List.of(new Said<>("one", where, one), new Said<>("other", where, other)), "here")
+                .difference("one", "other")
+                .best();
     }
 }

@@ -44,9 +44,9 @@ class StockTest {
                                 .injectNull(0.2),
                         Arbitraries.longs().between(0, 50).map(Instant::ofEpochSecond),
                         Arbitraries.doubles().between(0, 1.5).injectNull(0.5),
-                        Arbitraries.of(true, false))
-                .as((bought, entered, worn, inCase) ->
-                        new Lying(Optional.ofNullable(bought), entered, Optional.ofNullable(worn), inCase))
+                        Arbitraries.of(Lying.Where.class))
+                .as((bought, entered, worn, where) ->
+                        new Lying(Optional.ofNullable(bought), entered, Optional.ofNullable(worn), where))
                 .list()
                 .ofMinSize(1)
                 .ofMaxSize(12);
@@ -60,8 +60,8 @@ class StockTest {
                 .ifPresent(first -> assertThat(drawer)
                         .filteredOn(one -> one.worn().isEmpty())
                         .allSatisfy(other -> {
-                            assertThat(!other.inCase() && first.inCase()).isFalse();
-                            if (other.inCase() == first.inCase()) {
+                            assertThat(first.where()).isLessThanOrEqualTo(other.where());
+                            if (other.where() == first.where()) {
                                 assertThat(bought(first)).isBeforeOrEqualTo(bought(other));
                             }
                         }));
@@ -75,8 +75,15 @@ class StockTest {
                 .min(Comparator.naturalOrder())
                 .ifPresentOrElse(
                         least -> assertThat(first.worn()).contains(least),
-                        () -> assertThat(first.inCase())
-                                .isEqualTo(drawer.stream().anyMatch(Lying::inCase)));
+                        () -> assertThat(drawer)
+                                .extracting(Lying::where)
+                                .noneMatch(
+                                        (switch (first.where()) {
+                                                    case OWN_CASE -> List.of();
+                                                    case DRAWER -> List.of(Lying.Where.OWN_CASE);
+                                                    case OTHER_CASE ->
+                                                        List.of(Lying.Where.OWN_CASE, Lying.Where.DRAWER);
+                                                })::contains));
     }
 
     private static LocalDate bought(Lying one) {

@@ -120,6 +120,39 @@ class BuyingIT extends InRequests {
         assertThat(seen()).isEqualTo("1");
     }
 
+    private String waiting(String table) {
+        MvcTestResult sent = send(keeper, "/buying/import", table);
+        assertThat(sent).hasStatus(302);
+        return sent.getResponse().getRedirectedUrl();
+    }
+
+    /** As an order is saved it is taken in again; sent twice it is written once; a row that is wrong keeps all of it out. */
+    @Test
+    void anOrderComesFromATable() throws Exception {
+        String heading = "strings,maker,line,string,price,currency\r\n";
+        String wrong = waiting(heading + "2,Harrow,Tarn,II,,\r\n0,Harrow,Tarn,II,,\r\n1,Harrow,Torn,II,x,\r\n");
+        assertThat(page(keeper, wrong))
+                .contains("2 strings to order", "2 rows cannot be taken", "No kind of string is called so", "1 to 997")
+                .doesNotContain("Write the order");
+        assertThat(post(keeper, wrong, "seen", seen())).hasRedirectedUrl(wrong);
+        assertThat(seen()).isEqualTo("0");
+
+        String right = waiting(heading + "2,harrow,TARN,II,19.50,eur\r\n1,Harrow,Tarn,II,,\r\n");
+        assertThat(page(keeper, right)).contains("3 strings to order", "as it is known here");
+        assertThat(post(keeper, right, "seen", "7")).hasRedirectedUrl(right);
+        String order = "/buying/" + right.substring(right.lastIndexOf('/') + 1);
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(keeper, right, "seen", "0")).hasRedirectedUrl(order);
+        }
+        assertThat(seen()).isEqualTo("1");
+        String saved = page(keeper, order + "/order.csv");
+        assertThat(saved).contains("3,Harrow,Tarn,violin,4/4,II,A4,ball,20.00,EUR,0");
+        assertThat(page(keeper, waiting(saved))).contains("3 strings to order", "20.00 EUR");
+        assertThat(send(keeper, "/buying/import", "maker,line\r\nHarrow,Tarn\r\n"))
+                .bodyText()
+                .contains("strings, string");
+    }
+
     private String version(UUID order) {
         return database.sql("select version::text from purchase where id = ?")
                 .param(order)

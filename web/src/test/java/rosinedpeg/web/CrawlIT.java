@@ -137,6 +137,9 @@ class CrawlIT extends InRequests {
                 "/referral",
                 "/log",
                 "/passport",
+                "/sound",
+                "/case",
+                "/choose",
                 "/strings-missing"));
         for (String work : List.of("EMERGENCY", "BRIDGE_DOWN", "TAILPIECE_CHANGE", "GRAPHITE", "PEG_SERVICE")) {
             pages.add("/work?kind=" + work);
@@ -149,6 +152,7 @@ class CrawlIT extends InRequests {
         }
         int last = instrument.setUp().positions().size() - 1;
         pages.add("/fit?string=" + instrument.setUp().positions().get(last));
+        pages.add("/choose?string=" + instrument.setUp().positions().get(last));
         return pages.stream()
                 .map(page -> "/instruments/" + instrument.id() + page)
                 .toList();

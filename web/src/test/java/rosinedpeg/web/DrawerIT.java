@@ -10,7 +10,6 @@ import com.google.zxing.RGBLuminanceSource;
 import com.google.zxing.common.HybridBinarizer;
 import com.google.zxing.qrcode.QRCodeReader;
 import java.awt.image.BufferedImage;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -25,6 +24,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.apache.pdfbox.Loader;
@@ -37,7 +37,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PacketUse;
@@ -46,6 +45,7 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.bench.BenchEntry;
@@ -100,6 +100,10 @@ class DrawerIT extends InRequests {
     }
 
     private UUID start(UUID violin, Map<Position, UUID> replacements) {
+        return start(violin, replacements, ChangePlanner::plan);
+    }
+
+    private UUID start(UUID violin, Map<Position, UUID> replacements, Function<ChangeRequest, ChangePlan> planner) {
         return in(() -> {
             replacements.keySet().stream()
                     .filter(position -> instruments.get(violin).string(position).isEmpty())
@@ -108,7 +112,7 @@ class DrawerIT extends InRequests {
             Instrument instrument = instruments.get(violin);
             Map<Position, StringSpec> specs = replacements.keySet().stream()
                     .collect(toMap(position -> position, position -> position.in(instrument.specs())));
-            ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(instrument.setUp(), instrument.specs(), specs));
+            ChangePlan plan = planner.apply(ChangeRequest.usual(instrument.setUp(), instrument.specs(), specs));
             return benches.start(violin, plan, replacements, Reason.WORN, true);
         });
     }
@@ -144,18 +148,8 @@ class DrawerIT extends InRequests {
                 .single();
     }
 
-    private MvcTestResult send(String path, String table) {
-        return mvc.post()
-                .uri(path)
-                .multipart()
-                .file(new MockMultipartFile("file", "drawer.csv", "text/csv", table.getBytes(StandardCharsets.UTF_8)))
-                .with(user(keeper))
-                .with(csrf())
-                .exchange();
-    }
-
     private String waiting(String table) {
-        MvcTestResult sent = send("/drawer/import", table);
+        MvcTestResult sent = send(keeper, "/drawer/import", table);
         assertThat(sent).hasStatus(302);
         return sent.getResponse().getRedirectedUrl();
     }
@@ -182,7 +176,7 @@ class DrawerIT extends InRequests {
 
         String saved = page(keeper, "/drawer/table.csv");
         assertThat(page(keeper, waiting(saved))).contains("199 packets");
-        assertThat(send("/drawer/import", heading + "Harrow,Tarn,II,1,,,,,\r\n".repeat(5001)))
+        assertThat(send(keeper, "/drawer/import", heading + "Harrow,Tarn,II,1,,,,,\r\n".repeat(5001)))
                 .hasStatusOk()
                 .bodyText()
                 .contains("5000");
@@ -288,6 +282,52 @@ class DrawerIT extends InRequests {
         if (open.isEmpty()) {
             assertThat(gone(second, "BROKE")).isEqualTo(broken);
         }
+    }
+
+    private Optional<UUID> caseOfTheOneInHand(UUID run) {
+        return Optional.ofNullable(in(() -> drawer.inHand(run)).get(Position.II))
+                .flatMap(string -> Optional.ofNullable(string.caseOf()));
+    }
+
+    /** What is to lie in a case is bought for, put there, taken on stage before anything else, and by a plan after all else. */
+    @Test
+    void aCaseIsFilledAndServesAnEmergency() throws Exception {
+        UUID violin = violin(keeper, "Pit");
+        UUID other = violin(keeper, "Other");
+        in(() -> instruments.fit(violin, Position.II, second, Instant.now(), 0, Set.of(), false));
+        String itsCase = "/instruments/" + violin + "/case";
+        assertThat(post(keeper, itsCase, "wanted[II]", "x", "wanted[I]", "2"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("A whole number from 0 to 9", "value=\"2\"");
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(keeper, itsCase, "wanted[II]", "1", "wanted[I]", ""))
+                    .hasStatus(302);
+        }
+        assertThat(page(keeper, itsCase)).contains("none in the drawer").doesNotContain("Put one in");
+        assertThat(page(keeper, "/buying")).contains("One is to lie in the case of Pit", "3 missing");
+        assertThat(post(keeper, itsCase + "/put", "kind", second.toString())).hasStatus(302);
+        lay(second, 2);
+        assertThat(page(keeper, itsCase)).contains("Put one in");
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(keeper, itsCase + "/put", "kind", second.toString()))
+                    .hasStatus(302);
+        }
+        assertThat(post(keeper, "/instruments/" + other + "/case", "wanted[II]", "1"))
+                .hasStatus(302);
+        assertThat(post(keeper, "/instruments/" + other + "/case/put", "kind", second.toString()))
+                .hasStatus(302);
+        assertThat(page(keeper, itsCase)).doesNotContain("Put one in").contains("state good");
+        lay(second, 1);
+
+        UUID stage = start(violin, Map.of(Position.II, second), RepairPlanner::emergency);
+        assertThat(caseOfTheOneInHand(stage)).contains(violin);
+        record(stage, new BenchEntry.End());
+        UUID planned = start(violin, Map.of(Position.II, second));
+        assertThat(caseOfTheOneInHand(planned)).isEmpty();
+        UUID afterwards = start(other, Map.of(Position.II, second));
+        assertThat(caseOfTheOneInHand(afterwards)).contains(other);
+        assertThat(post(stranger(), itsCase, "wanted[II]", "1")).hasStatus(404);
     }
 
     @Test

@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.nio.charset.StandardCharsets;
 import java.util.UUID;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
+import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.SignedIn;
@@ -72,5 +74,16 @@ abstract class InRequests extends RunningApplication {
             request = request.param(fields[i], fields[i + 1]);
         }
         return request.exchange();
+    }
+
+    /** Sends a table as a file. */
+    MvcTestResult send(SignedIn who, String path, String table) {
+        return mvc.post()
+                .uri(path)
+                .multipart()
+                .file(new MockMultipartFile("file", "table.csv", "text/csv", table.getBytes(StandardCharsets.UTF_8)))
+                .with(user(who))
+                .with(csrf())
+                .exchange();
     }
 }

@@ -67,6 +67,7 @@ class PagesIT extends RunningApplication {
                 "/buying",
                 "/buying/budget?price=500&currency=EUR",
                 "/lives",
+                "/sound",
                 "/lives/" + kind,
                 "/?find=shelf%2004",
                 EMPTY_PAGE));
@@ -81,12 +82,15 @@ class PagesIT extends RunningApplication {
                 "/tailpiece",
                 "/fit",
                 "/post",
+                "/sound",
                 "/measure/BRIDGE",
                 "/symptoms",
                 "/referral",
                 "/log")) {
             addresses.add("/instruments/" + violin + page);
         }
+        addresses.add("/instruments/" + instrument("Pit 1 violin")
+                + "/choose?string=II&sound%5BDARK_BRIGHT%5D=FIRST_A_LITTLE&limits=NO_TENSER");
         String only = System.getProperty("peg.page", "");
         addresses.removeIf(address -> !address.endsWith(only) && !address.equals(EMPTY_PAGE));
         long warm = System.nanoTime() + WARM_UP_SECONDS * 1_000_000_000L;

@@ -317,6 +317,8 @@ class PegIT {
 
         /** Fills in one field after the other, from where it is. */
         Keyboard types(String... texts) {
+            // The page puts the cursor into its first field a moment after it is there.
+            page.waitForFunction("document.activeElement.matches('input, select, textarea')");
             for (int i = 0; i < texts.length; i++) {
                 if (i > 0) {
                     presses("Tab");

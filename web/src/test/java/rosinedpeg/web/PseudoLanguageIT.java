@@ -244,9 +244,10 @@ class PseudoLanguageIT extends InRequests {
                     .query(String.class)
                     .list());
         }
-        data.addAll(database.sql("select distinct place from drawer_string where place <> '' union"
-                        + " select substr(code, 1, 3) || ' ' || substr(code, 4) from drawer_string union"
-                        + " select currency from drawer_string where currency is not null")
+        data.addAll(database.sql(
+                        "select distinct note from string_sound where note <> '' union select distinct place from drawer_string where place <> '' union"
+                                + " select substr(code, 1, 3) || ' ' || substr(code, 4) from drawer_string union"
+                                + " select currency from drawer_string where currency is not null")
                 .query(String.class)
                 .list());
         data.sort(Comparator.comparing(String::length).reversed());

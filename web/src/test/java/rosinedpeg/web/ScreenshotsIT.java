@@ -28,7 +28,11 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/post", "post");
             visit(page, "/instruments/" + violin + "/plan/card?strings=I&strings=II", "card");
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
-            visit(page, "/kit", "kit");
+            visit(
+                    page,
+                    "/instruments/" + violin
+                            + "/choose?string=II&sound%5BDARK_BRIGHT%5D=FIRST_A_LITTLE&limits=NO_TENSER",
+                    "choose");
             visit(page, "/instruments/new?size=VIOLA+16", "new");
             visit(
                     page,

@@ -165,6 +165,39 @@ class TechnicianIT extends InBrowser {
         assertThat(page.locator("table a[href^='/instruments/']").first()).isVisible();
     }
 
+    /** Said with the keyboard, found again where the next one is chosen, and from there to a plan. */
+    @Test
+    void saysHowItSoundsAndChoosesAgain() {
+        Page page = signedIn("pit", 1280);
+        page.navigate("/sound");
+        page.locator("main a:has-text('Pit 3 violin')").click();
+        String string = page.locator(".sound-sheet .roman").first().innerText();
+        page.locator(".scale input").first().focus();
+        page.keyboard().press("Tab");
+        page.locator("input[name$='DARK_BRIGHT]'][value='-1']").focus();
+        page.keyboard().press("ArrowLeft");
+        page.locator("textarea").fill("Dark for such a thin string.");
+        page.locator("button:has-text('That is how it sounds')").click();
+        assertThat(page.locator(".notice")).hasText("It is kept.");
+        assertThat(page.locator("main")).containsText("dark Dark for such a thin string.");
+        page.setViewportSize(390, 800);
+        page.locator("a:has-text('Choose the next strings')").click();
+        page.locator(".strings-nav a:has(.roman:text-is('" + string + "'))").click();
+        assertThat(page.locator(".choice.on-now")).containsText("Dark for such a thin string.");
+        page.locator("#sound-DARK_BRIGHT").selectOption("SECOND_A_LITTLE");
+        page.locator("label:has-text('no tenser') input").check();
+        page.locator("button:has-text('Put them in order')").click();
+        assertThat(page.locator("li.choice .rank").first()).hasText("1");
+        assertThat(page.locator("li.choice .reasons").first()).containsText("a little brighter:");
+        page.locator("li.choice a:has-text('Into the set')").first().click();
+        assertThat(page.locator("#set")).containsText("Corrowyn Ember stays");
+        page.locator("#set a:has-text('Plan this change')").click();
+        assertThat(page.locator("select[name='kinds[" + string + "]'] option:checked"))
+                .not()
+                .hasText("");
+        assertThat(browser.complaints()).isEmpty();
+    }
+
     /** A packet is held against the run beside its step: the step stays, and the bench goes on. */
     @Test
     void theWrongStringIsToldBeforeItIsUnrolled() {

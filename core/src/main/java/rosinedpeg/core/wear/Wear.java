@@ -115,6 +115,18 @@ public record Wear(double hours, double months, double signs, Life life) {
         return (threshold - worn()) / sharePerMonth(hoursPerWeek);
     }
 
+    /**
+     * Hours of playing until it is due: its months pass meanwhile, so that on an instrument that is seldom played it has fewer hours
+     * than its life says.
+     *
+     * @param threshold the worn share from which it is due
+     * @param hoursPerWeek hours played in a week, 0 to 168
+     * @return hours; 0 or below when it is due already
+     */
+    public double hoursLeft(double threshold, double hoursPerWeek) {
+        return monthsLeft(threshold, hoursPerWeek) * WEEKS_PER_MONTH * hoursPerWeek;
+    }
+
     /** {@return the share of its life that a month uses up, as months are counted ahead} */
     double sharePerMonth(double hoursPerWeek) {
         return hoursPerWeek * WEEKS_PER_MONTH / life.hours() + 1 / life.months();

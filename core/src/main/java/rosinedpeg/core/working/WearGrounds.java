@@ -7,6 +7,7 @@ import java.util.List;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 
@@ -47,6 +48,17 @@ public record WearGrounds(
         DIARY_HOURS.require("diaryHours", diaryHours);
         Wear.after(hoursBefore + diaryHours, ageHours, playingHours, hoursPerWeek, signsShare, life)
                 .monthsLeft(demandShare, hoursPerWeek);
+    }
+
+    /** {@return what the wear of a new string rests on that goes on an instrument played so much} */
+    public static WearGrounds ofNew(Life life, Demand demand, double hoursPerWeek) {
+        return new WearGrounds(0, 0, 0, 0, hoursPerWeek, 0, life, demand.threshold());
+    }
+
+    /** {@return what the wear of a string rests on that has come off} */
+    public static WearGrounds ofPast(Wear wear) {
+        return new WearGrounds(
+                wear.hours(), wear.months() * Wear.HOURS_PER_MONTH, 0, 0, 0, wear.signs(), wear.life(), Wear.SPENT);
     }
 
     /** {@return how far the string is used up} */

@@ -42,7 +42,8 @@ class ArchiveLayout {
     /** What people are and do; whatever points to it is theirs. */
     private static final Set<String> OF_PEOPLE = Set.of("account", "occasion");
     /** What lies in the drawer or is bought for it stays with the workshop, whatever instrument it is meant for. */
-    private static final Pattern OF_THE_DRAWER = Pattern.compile("drawer_\\w+|supplier|maker_bought|purchase(_line)?");
+    private static final Pattern OF_THE_DRAWER =
+            Pattern.compile("drawer_\\w+|case_kit|supplier|maker_bought|purchase(_line)?");
 
     private static final String COLUMNS = """
             select c.relname as part, a.attname as name, t.typname as type, a.attnotnull as required,

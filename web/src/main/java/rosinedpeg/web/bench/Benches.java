@@ -21,10 +21,12 @@ import rosinedpeg.core.bench.BenchLedger;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PacketUse;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Held;
+import rosinedpeg.web.drawer.RunNeeds;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
@@ -195,9 +197,13 @@ public class Benches {
                 CurrentWorkshop.recordedBy());
         runs.saveAndFlush(run);
         runPlans.saveAndFlush(new RunPlanEntity(run.id(), forms.write(plan)));
-        drawer.supply(run.id(), kinds(instrumentId, replacements), PacketUse.of(plan), chosen);
+        drawer.supply(run.id(), needs(instrumentId, plan, replacements), PacketUse.of(plan), chosen);
         told.publishEvent(new RunBegun(instrumentId, run.id()));
         return run.id();
+    }
+
+    private RunNeeds needs(UUID instrumentId, ChangePlan plan, Map<Position, UUID> replacements) {
+        return new RunNeeds(instrumentId, plan.kind() == PlanKind.EMERGENCY, kinds(instrumentId, replacements));
     }
 
     /**
@@ -229,7 +235,7 @@ public class Benches {
         BenchState after = view(run, ledger).state();
         Map<Position, PacketUse> uses = PacketUse.of(after.plan());
         if (!uses.equals(PacketUse.of(before.state().plan()))) {
-            drawer.supply(id, kinds(run.instrumentId(), before.replacements()), uses, Map.of());
+            drawer.supply(id, needs(run.instrumentId(), after.plan(), before.replacements()), uses, Map.of());
         }
         if (after.over()) {
             closing.close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);

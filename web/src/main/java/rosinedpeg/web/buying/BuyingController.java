@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -34,7 +35,7 @@ class BuyingController {
 
     private static final int USUAL_WEEKS = 4;
     /** No more of one kind are ordered at a time. */
-    private static final int MOST = 999;
+    static final int MOST = 999;
 
     private final Needs needs;
     private final Purchases purchases;
@@ -83,13 +84,13 @@ class BuyingController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/buying")
     String write(@ModelAttribute("form") OrderForm form, BindingResult result, Model model) {
-        Map<UUID, Integer> wanted = new LinkedHashMap<>();
+        List<Ordered> wanted = new ArrayList<>();
         form.many().forEach((kind, typed) -> {
             OptionalInt many =
                     typed.isBlank() ? OptionalInt.of(0) : Entry.count(result, "many[" + kind + "]", typed, 0, MOST);
             many.ifPresent(strings -> {
                 if (strings > 0) {
-                    wanted.put(kind, strings);
+                    wanted.add(new Ordered(kind, strings, Optional.empty()));
                 }
             });
         });
@@ -141,7 +142,7 @@ class BuyingController {
         }
 
         private int skipped() {
-            return from.matches("\\d{1,7}") ? Integer.parseInt(from) : 0;
+            return ListPage.after(from);
         }
     }
 

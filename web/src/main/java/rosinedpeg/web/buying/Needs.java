@@ -14,13 +14,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.buying.Coming;
 import rosinedpeg.core.buying.Shortfall;
 import rosinedpeg.core.stock.Level;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.drawer.CaseKits;
 import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.drawer.WantedInCase;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
@@ -45,6 +49,7 @@ class Needs {
     private final Instruments instruments;
     private final StringKinds kinds;
     private final Drawer drawer;
+    private final CaseKits kits;
     private final Purchases purchases;
     private final Suppliers suppliers;
     private final Clock clock;
@@ -54,6 +59,7 @@ class Needs {
             Instruments instruments,
             StringKinds kinds,
             Drawer drawer,
+            CaseKits kits,
             Purchases purchases,
             Suppliers suppliers,
             Clock clock) {
@@ -61,6 +67,7 @@ class Needs {
         this.instruments = instruments;
         this.kinds = kinds;
         this.drawer = drawer;
+        this.kits = kits;
         this.purchases = purchases;
         this.suppliers = suppliers;
         this.clock = clock;
@@ -95,7 +102,8 @@ class Needs {
      * @param shortfall how each of them is met, and what is missing
      * @param there how many lie in the drawer
      * @param coming how many are on order
-     * @param ready how many are to lie ready
+     * @param ready how many are to lie ready, those in cases among them
+     * @param cases the cases it is to lie in
      * @param price what one costs: what its packet says, or what was paid last; empty where nobody knows
      */
     record Need(
@@ -106,6 +114,7 @@ class Needs {
             int there,
             int coming,
             int ready,
+            List<WantedInCase> cases,
             Optional<Price> price) {
 
         /** A string that is due, and how it is met. */
@@ -180,8 +189,10 @@ class Needs {
         dueByKind.values().forEach(due -> due.sort(asTheyComeDue));
         usual.sort(asTheyComeDue);
         Map<UUID, Integer> there = drawer.fresh();
-        Map<UUID, Price> lastPaid = drawer.lastPaid();
+        Function<StringKind, Optional<Price>> prices = drawer.prices();
         Map<UUID, List<Coming>> coming = purchases.coming(today);
+        Map<UUID, List<WantedInCase>> cases =
+                kits.wanted().stream().collect(Collectors.groupingBy(WantedInCase::kindId));
         Set<UUID> inUse = instruments.kindsOn();
         Map<String, Supplier> byMaker = suppliers.byMaker();
         List<Need> needs = new ArrayList<>();
@@ -189,7 +200,9 @@ class Needs {
             Optional<Supplier> supplier = Suppliers.of(kind, byMaker);
             List<Due> due = dueByKind.getOrDefault(kind.id(), List.of());
             List<Coming> onOrder = coming.getOrDefault(kind.id(), List.of());
-            int ready = Level.ready(kind.ready(), inUse.contains(kind.id()));
+            List<WantedInCase> inCases = cases.getOrDefault(kind.id(), List.of());
+            int ready = Level.ready(kind.ready(), inUse.contains(kind.id()))
+                    + inCases.stream().mapToInt(WantedInCase::strings).sum();
             Shortfall shortfall = Shortfall.of(
                     due.stream().map(Due::on).toList(),
                     there.getOrDefault(kind.id(), 0),
@@ -205,7 +218,8 @@ class Needs {
                         requireNonNull(there.getOrDefault(kind.id(), 0)),
                         onOrder.stream().mapToInt(Coming::strings).sum(),
                         ready,
-                        kind.price().or(() -> Optional.ofNullable(lastPaid.get(kind.id())))));
+                        inCases,
+                        prices.apply(kind)));
             }
         }
         return new Needed(needs, usual);

@@ -1,12 +1,9 @@
 package rosinedpeg.web.buying;
 
-import java.math.BigDecimal;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import rosinedpeg.web.kinds.Price;
 
@@ -86,13 +83,7 @@ record Purchase(
 
     /** {@return what it costs in each currency, as far as prices are known} */
     public List<Price> sums() {
-        Map<String, BigDecimal> sums = new TreeMap<>();
-        lines.stream()
-                .flatMap(line -> line.sum().stream())
-                .forEach(sum -> sums.merge(sum.currency(), sum.amount(), BigDecimal::add));
-        return sums.entrySet().stream()
-                .map(sum -> new Price(sum.getValue(), sum.getKey()))
-                .toList();
+        return Price.sums(lines.stream().flatMap(line -> line.sum().stream()).toList());
     }
 
     /** {@return whether what some of it costs is not known} */

@@ -121,12 +121,12 @@ public class Purchases {
      *
      * @param press the press that this is, which becomes its id; sent twice it writes one order
      * @param to who it goes to, if that was said
-     * @param wanted how many of each kind, in the order they stand in
+     * @param ordered what of each kind, in the order they stand in
      * @param seen how many orders there were, {@link #written()}, when it was seen what is missing
      * @throws OptimisticLockingFailureException when somebody else has written one since: it may be for the same strings
      */
     @Transactional
-    public void write(UUID press, Optional<UUID> to, Map<UUID, Integer> wanted, long seen) {
+    public void write(UUID press, Optional<UUID> to, List<Ordered> ordered, long seen) {
         purchases.lock();
         if (purchases.existsById(press)) {
             return;
@@ -142,17 +142,17 @@ public class Purchases {
                 supplier.map(Supplier::leadDays).orElse(Supplier.USUAL_LEAD_DAYS),
                 clock.instant(),
                 CurrentWorkshop.recordedBy()));
-        Map<UUID, Price> lastPaid = drawer.lastPaid();
+        Function<StringKind, Optional<Price>> prices = drawer.prices();
         List<PurchaseLineEntity> rows = new ArrayList<>();
-        wanted.forEach((kindId, strings) -> {
-            StringKind kind = kinds.entered(kindId);
+        for (Ordered one : ordered) {
+            StringKind kind = kinds.entered(one.kindId());
             rows.add(new PurchaseLineEntity(
                     press,
                     rows.size() + 1,
                     kind.id(),
-                    strings,
-                    kind.price().or(() -> Optional.ofNullable(lastPaid.get(kindId)))));
-        });
+                    one.strings(),
+                    one.price().or(() -> prices.apply(kind))));
+        }
         lines.saveAllAndFlush(rows);
     }
 
@@ -181,6 +181,11 @@ public class Purchases {
         lines.deleteByPurchaseId(id);
         purchases.delete(entity);
         purchases.flush();
+    }
+
+    /** {@return whether there is such an order} */
+    boolean isWritten(UUID id) {
+        return purchases.existsById(id);
     }
 
     /** {@return whether that press has laid something into the drawer already} */

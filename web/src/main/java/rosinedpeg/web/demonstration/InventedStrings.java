@@ -45,16 +45,21 @@ class InventedStrings {
         this.kinds = kinds;
     }
 
-    Map<Position, StringKind> violin(String line) {
+    /** A set that pulls so many times what is usual. */
+    Map<Position, StringKind> violin(String line, double pull) {
         SetUp full = SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4"));
-        kinds.add(TIDEWICK, line, Family.VIOLIN, spec(full, 1, PLAIN_STEEL, NONE, StringEnd.LOOP, 78, 0.26, 10_600));
+        kinds.add(
+                TIDEWICK,
+                line,
+                Family.VIOLIN,
+                spec(full, 1, PLAIN_STEEL, NONE, StringEnd.LOOP, 78 * pull, 0.26, 10_600));
         return set(
                 TIDEWICK,
                 line,
-                spec(full, 1, PLAIN_STEEL, NONE, StringEnd.BALL, 78, 0.26, 10_600),
-                spec(full, 2, SYNTHETIC, ALUMINIUM, StringEnd.BALL, 54, 0.68, 1400),
-                spec(full, 3, SYNTHETIC, ALUMINIUM, StringEnd.BALL, 43, 0.80, 1400),
-                spec(full, 4, SYNTHETIC, SILVER, StringEnd.BALL, 44, 0.80, 1500));
+                spec(full, 1, PLAIN_STEEL, NONE, StringEnd.BALL, 78 * pull, 0.26, 10_600),
+                spec(full, 2, SYNTHETIC, ALUMINIUM, StringEnd.BALL, 54 * pull, 0.68, 1400),
+                spec(full, 3, SYNTHETIC, ALUMINIUM, StringEnd.BALL, 43 * pull, 0.80, 1400),
+                spec(full, 4, SYNTHETIC, SILVER, StringEnd.BALL, 44 * pull, 0.80, 1500));
     }
 
     /** The fifth string of a violin. */

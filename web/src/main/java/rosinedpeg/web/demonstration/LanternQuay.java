@@ -50,8 +50,10 @@ import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.buying.Ordered;
 import rosinedpeg.web.buying.Purchases;
 import rosinedpeg.web.buying.Suppliers;
+import rosinedpeg.web.drawer.CaseKits;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Laid;
 import rosinedpeg.web.findings.Note;
@@ -68,6 +70,7 @@ import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.settling.Settlings;
+import rosinedpeg.web.sound.Sounds;
 
 /**
  * Loads Lantern Quay into an empty database: a floating theatre on a reservoir, its pit band's strings, one bench under
@@ -78,6 +81,11 @@ import rosinedpeg.web.settling.Settlings;
 class LanternQuay implements ApplicationRunner {
 
     private static final int MOST_IN_THE_PIT = 20;
+    /** By so much the lighter set pulls less. */
+    private static final double LIGHTER = 0.95;
+    /** And the tenser one more. */
+    private static final double TENSER = 1.06;
+
     private static final String PASSWORD = "under-the-stage";
     private static final String CURRENCY = "EUR";
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
@@ -90,8 +98,10 @@ class LanternQuay implements ApplicationRunner {
     private final Aftercare aftercare;
     private final Benches benches;
     private final Settlings settlings;
+    private final Sounds sounds;
     private final Occasions occasions;
     private final Drawer drawer;
+    private final CaseKits caseKits;
     private final Suppliers suppliers;
     private final Purchases purchases;
     private final Clock clock;
@@ -106,8 +116,10 @@ class LanternQuay implements ApplicationRunner {
             Aftercare aftercare,
             Benches benches,
             Settlings settlings,
+            Sounds sounds,
             Occasions occasions,
             Drawer drawer,
+            CaseKits caseKits,
             Suppliers suppliers,
             Purchases purchases,
             Clock clock,
@@ -120,8 +132,10 @@ class LanternQuay implements ApplicationRunner {
         this.aftercare = aftercare;
         this.benches = benches;
         this.settlings = settlings;
+        this.sounds = sounds;
         this.occasions = occasions;
         this.drawer = drawer;
+        this.caseKits = caseKits;
         this.suppliers = suppliers;
         this.purchases = purchases;
         this.clock = clock;
@@ -156,20 +170,23 @@ class LanternQuay implements ApplicationRunner {
                 today.minusWeeks(3).atStartOfDay(ZONE).toInstant(),
                 today.plusWeeks(9).atStartOfDay(ZONE).toInstant(),
                 Set.of()));
-        Map<Position, StringKind> sluice = strings.violin("Sluice");
+        Map<Position, StringKind> sluice = strings.violin("Sluice", 1);
         Map<Position, StringKind> ember = strings.violinGut("Ember");
         Map<Position, StringKind> sprat = strings.halfViolin("Sprat");
         Map<Position, StringKind> minnow = strings.quarterViolin("Minnow");
         Map<Position, StringKind> reed = strings.viola("Reed");
         Map<Position, StringKind> barge = strings.cello("Barge");
         Map<Position, StringKind> keel = strings.bass("Keel");
-        Map<Position, StringKind> weir = strings.violin("Weir");
+        Map<Position, StringKind> weir = strings.violin("Weir", LIGHTER);
+        // Nobody has tried it here yet.
+        strings.violin("Lock", TENSER);
         Map<Position, StringKind> heron = strings.viola("Heron");
         Map<Position, StringKind> anchor = strings.cello("Anchor");
-        Seasons seasons = new Seasons(instruments, clock.instant());
+        Seasons seasons = new Seasons(instruments, sounds, clock.instant());
 
         layIn(sluice, "top shelf", 96, "21.50", Map.of(I, 3, II, 1, III, 2, IV, 2));
         layIn(sluice, "top shelf", 20, "22.00", Map.of(I, 2, III, 1));
+        layIn(weir, "top shelf", 60, "18.50", Map.of(II, 1, IV, 1));
         layIn(ember, "top shelf", 210, "38.00", Map.of(II, 1, III, 2, IV, 2));
         layIn(reed, "second shelf", 75, "29.00", Map.of(I, 2, II, 2, III, 2, IV, 1));
         layIn(barge, "second shelf", 130, "61.00", Map.of(I, 1, III, 2, IV, 2));
@@ -184,7 +201,9 @@ class LanternQuay implements ApplicationRunner {
         purchases.write(
                 order,
                 Optional.of(ferryLane),
-                Map.of(IV.in(sprat).id(), 3, III.in(minnow).id(), 2),
+                List.of(
+                        new Ordered(IV.in(sprat).id(), 3, Optional.empty()),
+                        new Ordered(III.in(minnow).id(), 2, Optional.empty())),
                 0);
         purchases.send(order, 0, Optional.of(day(2)));
 
@@ -224,6 +243,7 @@ class LanternQuay implements ApplicationRunner {
         collar(pit1, III, 480, 8.4);
         collar(pit1, III, 30, 6.1);
         // The one that is changed on stage lies in the case.
+        caseKits.want(pit1, Map.of(I, 1));
         drawer.lay(
                 new Laid(I.in(sluice).id(), "", pit1, day(20), new Price(new BigDecimal("22.00"), CURRENCY)),
                 1,

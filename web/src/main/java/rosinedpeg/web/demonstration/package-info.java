@@ -12,6 +12,7 @@
             "instrument",
             "bench",
             "settling",
+            "sound",
             "occasions",
             "pegs",
             "findings",

@@ -35,6 +35,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.instrument.StringTakenOff;
 import rosinedpeg.web.kinds.Price;
+import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
@@ -93,13 +94,14 @@ public class Drawer {
         strings.saveAllAndFlush(rows);
     }
 
-    /** {@return what was paid last for a string of each kind, of those of which it is known} */
-    public Map<UUID, Price> lastPaid() {
-        return strings.paid().stream()
+    /** {@return what a string of a kind costs: what its packet says, or what was paid last; empty where nobody knows} */
+    public Function<StringKind, Optional<Price>> prices() {
+        Map<UUID, Price> lastPaid = strings.paid().stream()
                 .collect(toMap(
                         DrawerStringRepository.Paid::kindId,
                         paid -> new Price(paid.price(), paid.currency()),
                         (earlier, later) -> later));
+        return kind -> kind.price().or(() -> Optional.ofNullable(lastPaid.get(kind.id())));
     }
 
     /** {@return whether that press has laid something in} */
@@ -161,11 +163,11 @@ public class Drawer {
                 .toList();
     }
 
-    /** {@return the one that a plan takes of some of a kind, where there is any} */
-    public static Optional<InDrawer> next(Collection<InDrawer> ofKind) {
+    /** {@return the one that a plan for an instrument takes of some of a kind, where there is any} */
+    public static Optional<InDrawer> next(Collection<InDrawer> ofKind, UUID instrumentId) {
         return ofKind.stream()
                 .filter(string -> !string.old())
-                .min(Comparator.comparing(string -> string.lying(null), Lying.PLANNED));
+                .min(Comparator.comparing(string -> string.lying(null, instrumentId), Lying.PLANNED));
     }
 
     /** {@return what lies there, heap by heap} */
@@ -253,13 +255,12 @@ public class Drawer {
      * Takes for a run what its ledger asks for by now, and gives back what it asks for no more.
      *
      * @param runId the run
-     * @param kinds the kind each place takes
+     * @param needs what it is for
      * @param uses how many packets each place takes in the run, and how many of them broke
      * @param chosen strings of the drawer that somebody chose to begin with, by their place
      */
     @Transactional
-    public void supply(
-            UUID runId, Map<Position, UUID> kinds, Map<Position, PacketUse> uses, Map<Position, UUID> chosen) {
+    public void supply(UUID runId, RunNeeds needs, Map<Position, PacketUse> uses, Map<Position, UUID> chosen) {
         Map<Position, Map<Integer, DrawerTakeEntity>> taken = new EnumMap<>(Position.class);
         for (DrawerTakeEntity take : takes.findByRunIdOrderByPositionAscTurnAsc(runId)) {
             taken.computeIfAbsent(take.position(), none -> new LinkedHashMap<>())
@@ -275,12 +276,12 @@ public class Drawer {
             }
         }));
         uses.forEach((position, use) -> {
-            UUID kind = kinds.get(position);
+            UUID kind = needs.kinds().get(position);
             Map<Integer, DrawerTakeEntity> turns = taken.getOrDefault(position, Map.of());
             for (int turn = 1; turn <= use.taken(); turn++) {
                 DrawerTakeEntity take = turns.get(turn);
                 if (take == null && kind != null) {
-                    Optional<DrawerStringEntity> string = pick(kind, turn == 1 ? chosen.get(position) : null);
+                    Optional<DrawerStringEntity> string = pick(needs, kind, turn == 1 ? chosen.get(position) : null);
                     string.ifPresent(one -> one.take(runId));
                     takes.save(new DrawerTakeEntity(
                             runId,
@@ -310,7 +311,7 @@ public class Drawer {
     }
 
     /** {@return the string that was chosen, if it still lies there, or else the one whose turn it is; locked} */
-    private Optional<DrawerStringEntity> pick(UUID kind, @Nullable UUID chosen) {
+    private Optional<DrawerStringEntity> pick(RunNeeds needs, UUID kind, @Nullable UUID chosen) {
         if (chosen != null) {
             Optional<DrawerStringEntity> there = strings.takeable(chosen)
                     .filter(string -> string.view().kindId().equals(kind));
@@ -320,7 +321,9 @@ public class Drawer {
         }
         return lying(List.of(kind)).getOrDefault(kind, List.of()).stream()
                 .filter(string -> !string.old())
-                .sorted(Comparator.comparing(string -> string.lying(null), Lying.PLANNED))
+                .sorted(Comparator.comparing(
+                        string -> string.lying(null, needs.instrumentId()),
+                        needs.emergency() ? Lying.EMERGENCY : Lying.PLANNED))
                 .map(string -> strings.takeable(string.id()))
                 .flatMap(Optional::stream)
                 .findFirst();

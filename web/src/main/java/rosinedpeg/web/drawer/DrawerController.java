@@ -1,5 +1,6 @@
 package rosinedpeg.web.drawer;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -21,6 +22,9 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.stock.Level;
 import rosinedpeg.core.stock.SecondLife;
+import rosinedpeg.core.working.WearFigure;
+import rosinedpeg.core.working.WearGrounds;
+import rosinedpeg.core.working.Working;
 import rosinedpeg.web.drawing.Envelopes;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instruments;
@@ -37,6 +41,7 @@ import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
+import rosinedpeg.web.working.WorkingView;
 
 /** The drawer as it is looked into: all of it, one kind, one string. */
 @Controller
@@ -49,6 +54,7 @@ class DrawerController {
     private final Instruments instruments;
     private final KindWords kindWords;
     private final Words words;
+    private final WorkingView workings;
 
     DrawerController(
             Drawer drawer,
@@ -57,7 +63,8 @@ class DrawerController {
             StringKinds kinds,
             Instruments instruments,
             KindWords kindWords,
-            Words words) {
+            Words words,
+            WorkingView workings) {
         this.drawer = drawer;
         this.shelves = shelves;
         this.counting = counting;
@@ -65,6 +72,7 @@ class DrawerController {
         this.instruments = instruments;
         this.kindWords = kindWords;
         this.words = words;
+        this.workings = workings;
     }
 
     /**
@@ -191,6 +199,22 @@ class DrawerController {
 
     private InDrawer marked(String code) {
         return Code.read(code).map(drawer::get).orElseThrow(() -> new NotFoundException("string " + code));
+    }
+
+    /** Shows how far an old string was used up, and what that rests on. */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/drawer/{code}/working/WORN")
+    String worn(@PathVariable String code, Model model, HttpServletRequest request) {
+        InDrawer string = marked(code);
+        OldString was = Optional.ofNullable(drawer.were(List.of(string)).get(string.id()))
+                .filter(old -> old.wear().isPresent())
+                .orElseThrow(() -> new NotFoundException("old string of known age " + code));
+        return workings.showNotOn(
+                was.instrumentId(),
+                was.position(),
+                () -> Working.of(WearFigure.WORN, WearGrounds.ofPast(was.wear().orElseThrow())),
+                model,
+                request);
     }
 
     /** Says where a string lies. */

@@ -7,25 +7,28 @@ import java.util.Collections;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.validation.Errors;
 import org.springframework.validation.MapBindingResult;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.kinds.NamedKinds;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.TableColumn;
+import rosinedpeg.web.platform.TableRules;
 import rosinedpeg.web.platform.TextTable;
 import rosinedpeg.web.platform.WaitingFiles;
+import rosinedpeg.web.platform.WrongRow;
 
 /**
  * Packets that come in a file: first it is shown what would be laid in, and then all of it is or nothing. The columns are those of the
@@ -36,9 +39,9 @@ import rosinedpeg.web.platform.WaitingFiles;
 class DrawerImport {
 
     /** So many packets come in a file at most. */
-    static final int MOST_ROWS = 5000;
-    /** No file is larger. */
-    static final int LARGEST_BYTES = 2_000_000;
+    private static final int MOST_ROWS = 5000;
+
+    private static final int LARGEST_BYTES = 2_000_000;
     /** So many of one kind stand in one row at most. */
     private static final int MOST_STRINGS = 200;
     /** What is wrong is shown of so many rows. */
@@ -61,7 +64,7 @@ class DrawerImport {
     }
 
     /** A column that is read. */
-    enum Column {
+    enum Column implements TableColumn {
         MAKER("maker"),
         LINE("line"),
         FAMILY("family"),
@@ -90,22 +93,20 @@ class DrawerImport {
             this.heading = heading;
         }
 
-        /** {@return its heading} */
+        @Override
         public String heading() {
             return heading;
         }
     }
 
-    private static final List<Column> NEEDED = List.of(Column.MAKER, Column.LINE, Column.STRING);
-
-    /**
-     * A row that cannot be taken.
-     *
-     * @param number which it is, the headings being the first
-     * @param what what stands in it
-     * @param errors what is wrong with it
-     */
-    record Wrong(long number, String what, Errors errors) {}
+    /** What such a table has to keep to. */
+    static final TableRules RULES = new TableRules(
+            WaitingFiles.Purpose.DRAWER,
+            Stream.of(Column.MAKER, Column.LINE, Column.STRING)
+                    .map(Column::heading)
+                    .toList(),
+            MOST_ROWS,
+            LARGEST_BYTES);
 
     /**
      * What a file would do.
@@ -121,7 +122,7 @@ class DrawerImport {
             List<Laid> laid,
             Map<StringKind, Integer> kinds,
             int old,
-            List<Wrong> wrong,
+            List<WrongRow> wrong,
             int wrongs,
             List<String> unread) {
 
@@ -131,17 +132,6 @@ class DrawerImport {
         }
     }
 
-    /** {@return why a file cannot be read at all; empty when it can} */
-    static Optional<TextTable.Refusal> refusal(String text) {
-        return TextTable.read(text, MOST_ROWS)
-                .refusal(NEEDED.stream().map(Column::heading).toList(), MOST_ROWS);
-    }
-
-    /** {@return where a file waits that can be read} */
-    UUID keep(String content) {
-        return waiting.keep(WaitingFiles.Purpose.DRAWER, content);
-    }
-
     /** {@return what a file that waits would do; empty when it no longer waits} */
     Optional<Preview> preview(UUID id) {
         return waiting.content(WaitingFiles.Purpose.DRAWER, id).map(this::preview);
@@ -149,46 +139,47 @@ class DrawerImport {
 
     private Preview preview(String text) {
         TextTable table = TextTable.read(text, MOST_ROWS);
-        Map<Column, Integer> at = new HashMap<>();
-        for (Column column : Column.values()) {
-            table.at(column.heading()).ifPresent(place -> at.put(column, place));
-        }
-        Map<String, List<StringKind>> known = kinds.entered().stream()
-                .collect(Collectors.groupingBy(kind ->
-                        key(kind.maker(), kind.line(), kind.spec().position().name())));
+        NamedKinds known = NamedKinds.of(kinds.entered());
         Map<String, Set<UUID>> meant = new HashMap<>();
         LocalDate today = CurrentWorkshop.today(clock);
         List<Laid> laid = new ArrayList<>();
         Map<StringKind, Integer> many = new LinkedHashMap<>();
-        List<Wrong> wrong = new ArrayList<>();
+        List<WrongRow> wrong = new ArrayList<>();
         int old = 0;
         int wrongs = 0;
         for (TextTable.Row row : table.rows()) {
-            Cells cells = new Cells(row, at);
-            if (!cells.get(Column.WAS).isBlank()) {
+            if (!row.get(Column.WAS).isBlank()) {
                 old++;
                 continue;
             }
             Errors errors = new MapBindingResult(new LinkedHashMap<>(), "row");
-            Optional<StringKind> kind = kind(errors, cells, known);
-            OptionalInt strings = cells.get(Column.STRINGS).isBlank()
+            Optional<StringKind> kind = known.find(
+                    errors,
+                    new NamedKinds.Named(
+                            row.get(Column.MAKER),
+                            row.get(Column.LINE),
+                            row.get(Column.STRING),
+                            row.get(Column.FAMILY),
+                            row.get(Column.SIZE),
+                            row.get(Column.END)));
+            OptionalInt strings = row.get(Column.STRINGS).isBlank()
                     ? OptionalInt.of(1)
-                    : Entry.count(errors, "strings", cells.get(Column.STRINGS), 1, MOST_STRINGS);
-            Optional<LocalDate> bought = cells.get(Column.BOUGHT_ON).isBlank()
+                    : Entry.count(errors, "strings", row.get(Column.STRINGS), 1, MOST_STRINGS);
+            Optional<LocalDate> bought = row.get(Column.BOUGHT_ON).isBlank()
                     ? Optional.empty()
-                    : Entry.date(errors, "boughtOn", cells.get(Column.BOUGHT_ON), today.minusYears(YEARS), today);
-            Laid.readPlace(errors, cells.get(Column.PLACE));
+                    : Entry.date(errors, "boughtOn", row.get(Column.BOUGHT_ON), today.minusYears(YEARS), today);
+            Laid.readPlace(errors, row.get(Column.PLACE));
             Optional<UUID> caseOf = CaseOf.read(
                     errors,
-                    cells.get(Column.CASE_OF),
+                    row.get(Column.CASE_OF),
                     name -> meant.computeIfAbsent(name, one -> instruments.meant(one, CaseOf.TELL_APART)));
-            Optional<Price> price = Price.read(errors, cells.get(Column.PRICE), cells.get(Column.CURRENCY));
+            Optional<Price> price = Price.read(errors, row.get(Column.PRICE), row.get(Column.CURRENCY));
             if (errors.hasErrors()) {
                 wrongs++;
                 if (wrong.size() < MOST_SHOWN) {
-                    wrong.add(new Wrong(
+                    wrong.add(new WrongRow(
                             row.number(),
-                            String.join(" ", cells.get(Column.MAKER), cells.get(Column.LINE), cells.get(Column.STRING)),
+                            String.join(" ", row.get(Column.MAKER), row.get(Column.LINE), row.get(Column.STRING)),
                             errors));
                 }
                 continue;
@@ -197,49 +188,13 @@ class DrawerImport {
                     strings.orElseThrow(),
                     new Laid(
                             kind.orElseThrow().id(),
-                            cells.get(Column.PLACE).strip(),
+                            row.get(Column.PLACE).strip(),
                             caseOf.orElse(null),
                             bought.orElse(null),
                             price.orElse(null))));
             many.merge(kind.orElseThrow(), strings.orElseThrow(), Integer::sum);
         }
-        List<String> unread = table.headings().stream()
-                .filter(heading -> !heading.isBlank()
-                        && at.values().stream()
-                                .noneMatch(place -> table.headings().get(place).equals(heading)))
-                .toList();
-        return new Preview(laid, many, old, wrong, wrongs, unread);
-    }
-
-    /** What stands in a row, by its columns. */
-    private record Cells(TextTable.Row row, Map<Column, Integer> at) {
-
-        String get(Column column) {
-            Integer place = at.get(column);
-            return place == null ? "" : row.cells().get(place);
-        }
-    }
-
-    private static String key(String maker, String line, String position) {
-        return String.join("\n", maker.strip(), line.strip(), position.strip()).toLowerCase(Locale.ROOT);
-    }
-
-    private static Optional<StringKind> kind(Errors errors, Cells cells, Map<String, List<StringKind>> known) {
-        String family = cells.get(Column.FAMILY).strip().toUpperCase(Locale.ROOT);
-        String size = cells.get(Column.SIZE).strip();
-        String end = cells.get(Column.END).strip().toUpperCase(Locale.ROOT);
-        List<StringKind> meant = known
-                .getOrDefault(key(cells.get(Column.MAKER), cells.get(Column.LINE), cells.get(Column.STRING)), List.of())
-                .stream()
-                .filter(kind -> family.isEmpty() || kind.family().name().equals(family))
-                .filter(kind -> size.isEmpty() || kind.madeFor().code().equals(size))
-                .filter(kind -> end.isEmpty() || kind.spec().end().name().equals(end))
-                .toList();
-        if (meant.size() == 1) {
-            return Optional.of(meant.get(0));
-        }
-        errors.rejectValue("kind", meant.isEmpty() ? "drawer.import.kind.none" : "drawer.import.kind.several");
-        return Optional.empty();
+        return new Preview(laid, many, old, wrong, wrongs, table.unread(List.of(Column.values())));
     }
 
     /**

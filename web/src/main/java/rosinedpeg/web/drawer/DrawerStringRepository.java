@@ -16,6 +16,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.jpa.repository.QueryHints;
+import rosinedpeg.core.strings.Position;
 
 /** What lies in the drawer and what lay there, as it is kept. */
 interface DrawerStringRepository extends JpaRepository<DrawerStringEntity, UUID> {
@@ -43,6 +44,17 @@ interface DrawerStringRepository extends JpaRepository<DrawerStringEntity, UUID>
             + " and string.kindId in :kindIds order by case when string.fittedId is null then 0 else 1 end,"
             + " string.boughtOn nulls first, string.enteredAt, string.code")
     List<DrawerStringEntity> lying(Collection<UUID> kindIds);
+
+    /** Those that lie in the case of an instrument, the oldest first. */
+    @Query("select string from DrawerStringEntity string where string.leftAt is null and string.runId is null"
+            + " and string.caseOf = :instrumentId order by string.boughtOn nulls first, string.enteredAt, string.code")
+    List<DrawerStringEntity> inCase(UUID instrumentId);
+
+    /** How many strings for one place lie in the case of an instrument. */
+    @Query("select count(string) from DrawerStringEntity string, StringKindEntity kind where string.leftAt is null"
+            + " and string.runId is null and string.caseOf = :instrumentId and kind.id = string.kindId"
+            + " and kind.position = :position")
+    long countInCase(UUID instrumentId, Position position);
 
     /** Those that lie there, of every kind, and came since; the oldest first. */
     @Query("select string from DrawerStringEntity string where string.leftAt is null and string.runId is null"

@@ -1,7 +1,6 @@
 package rosinedpeg.web.drawer;
 
 import java.io.IOException;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +18,7 @@ import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SentTable;
+import rosinedpeg.web.platform.TablePage;
 
 /** Packets from a table: shown first, then laid in. */
 @Controller
@@ -39,27 +39,16 @@ class DrawerTableController {
     }
 
     private static String ask(Model model, Optional<String> wrong) {
-        Page.lay(
-                new AskPage(
-                        DrawerImport.Column.TO_FILL_IN,
-                        DrawerImport.MOST_ROWS,
-                        DrawerImport.LARGEST_BYTES / 1000,
-                        wrong),
-                model);
-        return "drawer/import";
+        Page.lay(new TablePage("drawer", "/drawer", DrawerImport.Column.TO_FILL_IN, DrawerImport.RULES, wrong), model);
+        return "table";
     }
 
     /** Reads a file as far as it has to be read to be shown. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/drawer/import")
     String keep(@RequestParam(required = false) @Nullable MultipartFile file, Model model) throws IOException {
-        SentTable.Sent sent = tables.read(file, DrawerImport.LARGEST_BYTES);
-        if (sent.text().isEmpty()) {
-            return ask(model, sent.wrong());
-        }
-        String text = sent.text().get();
-        Optional<String> refused = DrawerImport.refusal(text).map(tables::say);
-        return refused.isPresent() ? ask(model, refused) : "redirect:/drawer/import/" + imports.keep(text);
+        SentTable.Kept kept = tables.keep(file, DrawerImport.RULES);
+        return kept.waits().map(id -> "redirect:/drawer/import/" + id).orElseGet(() -> ask(model, kept.wrong()));
     }
 
     /** Shows what a file that waits would do. */
@@ -96,16 +85,6 @@ class DrawerTableController {
         redirect.addFlashAttribute("noticeOf", laid.get());
         return "redirect:/drawer";
     }
-
-    /**
-     * The page that asks for a file.
-     *
-     * @param columns what can stand in it
-     * @param mostRows how many rows it may have
-     * @param largestKilobytes how large it may be
-     * @param wrong what was wrong with the one that was sent
-     */
-    record AskPage(List<DrawerImport.Column> columns, int mostRows, int largestKilobytes, Optional<String> wrong) {}
 
     /**
      * What a file would do.

@@ -62,13 +62,16 @@ public record InDrawer(
      * Its turn among others of its kind.
      *
      * @param was what it was on an instrument; none for a new one
+     * @param wantedFor the instrument it is wanted for
      * @return that
      */
-    public Lying lying(@Nullable OldString was) {
+    public Lying lying(@Nullable OldString was, UUID wantedFor) {
         return new Lying(
                 Optional.ofNullable(boughtOn),
                 enteredAt,
                 was == null ? Optional.empty() : Optional.of(was.worn()),
-                caseOf != null);
+                caseOf == null
+                        ? Lying.Where.DRAWER
+                        : caseOf.equals(wantedFor) ? Lying.Where.OWN_CASE : Lying.Where.OTHER_CASE);
     }
 }

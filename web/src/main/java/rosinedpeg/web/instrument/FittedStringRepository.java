@@ -5,10 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.CameOff;
 
 /** Strings on instruments and those that came off, as they are kept. */
 interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID> {
@@ -33,11 +36,39 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
     /** All that were ever of a kind, of which anybody knows since when they were on; the first first. */
     List<FittedStringEntity> findByKindIdAndFittedAtNotNullOrderByFittedAtAscIdAsc(UUID kindId);
 
-    /** How many went which way, of those of which anybody knows since when they were on. */
-    @Query("select new rosinedpeg.web.instrument.PastCount(string.kindId, string.instrumentId, string.cameOff,"
-            + " string.brokeWhere, count(string)) from FittedStringEntity string where string.fittedAt is not null"
-            + " group by string.kindId, string.instrumentId, string.cameOff, string.brokeWhere")
-    List<PastCount> counts();
+    /**
+     * How many strings of a kind went one way.
+     *
+     * @param kindId what they are
+     * @param why why they came off; null where nobody said, or while they are on
+     * @param strings how many
+     */
+    record Count(UUID kindId, @Nullable CameOff why, long strings) {}
+
+    String KIND_COUNTS =
+            "select new rosinedpeg.web.instrument.FittedStringRepository$Count(string.kindId, string.cameOff, count(string))"
+                    + " from FittedStringEntity string where string.fittedAt is not null";
+
+    /** How many of each kind went which way, of those of which anybody knows since when they were on. */
+    @Query(KIND_COUNTS + " group by string.kindId, string.cameOff")
+    List<Count> counts();
+
+    /** The same of some kinds. */
+    @Query(KIND_COUNTS + " and string.kindId in :kindIds group by string.kindId, string.cameOff")
+    List<Count> counts(Collection<UUID> kindIds);
+
+    /** How many of each kind broke where on which instrument. */
+    @Query("select new rosinedpeg.web.instrument.BrokenCount(string.kindId, string.instrumentId, string.brokeWhere,"
+            + " count(string)) from FittedStringEntity string where string.fittedAt is not null"
+            + " and string.cameOff = rosinedpeg.core.wear.CameOff.BROKE"
+            + " group by string.kindId, string.instrumentId, string.brokeWhere")
+    List<BrokenCount> broken();
+
+    /** The kinds for one place of a family that were ever on anything. */
+    @Query(
+            "select kind.id from StringKindEntity kind where kind.family = :family and kind.position = :position and exists"
+                    + " (select 1 from FittedStringEntity string where string.kindId = kind.id and string.fittedAt is not null)")
+    Set<UUID> everOn(Family family, Position position);
 
     /** The kinds that were ever on some instruments. */
     @Query("select distinct string.kindId from FittedStringEntity string where string.instrumentId in :instrumentIds")

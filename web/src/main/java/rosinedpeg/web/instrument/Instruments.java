@@ -35,6 +35,7 @@ import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
@@ -473,9 +474,37 @@ public class Instruments implements LogSource {
                 .toList();
     }
 
-    /** {@return how many strings of each kind went which way on each instrument; those that are on among them, without a reason} */
-    public List<PastCount> pastCounts() {
-        return fitted.counts();
+    /** {@return what became of the strings of each kind that was ever on anything} */
+    public Map<UUID, KindPast> pastOfKinds() {
+        return past(fitted.counts());
+    }
+
+    /** {@return the same of some kinds; one that was never on anything is missing} */
+    public Map<UUID, KindPast> pastOfKinds(Collection<UUID> kindIds) {
+        return past(fitted.counts(kindIds));
+    }
+
+    private static Map<UUID, KindPast> past(List<FittedStringRepository.Count> counts) {
+        Map<UUID, KindPast> past = new HashMap<>();
+        counts.forEach(count -> past.merge(
+                count.kindId(),
+                new KindPast(
+                        count.strings(),
+                        count.why() != null && count.why().over() ? count.strings() : 0,
+                        count.why() == CameOff.BROKE ? count.strings() : 0),
+                (one, other) -> new KindPast(
+                        one.strings() + other.strings(), one.over() + other.over(), one.broke() + other.broke())));
+        return past;
+    }
+
+    /** {@return how many strings broke in use, by kind, instrument and place} */
+    public List<BrokenCount> broken() {
+        return fitted.broken();
+    }
+
+    /** {@return the kinds for one place of a family that were ever on anything} */
+    public Set<UUID> everOn(Family family, Position position) {
+        return fitted.everOn(family, position);
     }
 
     private Map<UUID, InstrumentEntity> instrumentsOf(List<FittedStringEntity> strings) {
@@ -484,6 +513,16 @@ public class Instruments implements LogSource {
                         strings.stream().map(FittedStringEntity::instrumentId).collect(Collectors.toSet()))
                 .stream()
                 .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+    }
+
+    /** {@return how much was played on a string by a moment at which it was on} */
+    private static double hours(FittedStringEntity string, InstrumentEntity from, Reckoning reckoning, Instant at) {
+        return StringOn.of(
+                        string.now(),
+                        requireNonNull(reckoning.kinds().get(string.kindId())),
+                        reckoning.of(from.listed()),
+                        at)
+                .hours();
     }
 
     private static Optional<PastString> past(
@@ -496,12 +535,7 @@ public class Instruments implements LogSource {
                 : from.retiredAt().filter(retired -> retired.isBefore(at)).orElse(at);
         Double hours = off != null ? string.hoursPlayed() : null;
         if (off == null && !until.isBefore(since)) {
-            hours = StringOn.of(
-                            string.now(),
-                            requireNonNull(reckoning.kinds().get(string.kindId())),
-                            reckoning.of(from.listed()),
-                            until)
-                    .hours();
+            hours = hours(string, from, reckoning, until);
         }
         if (hours == null) {
             return Optional.empty();
@@ -518,11 +552,35 @@ public class Instruments implements LogSource {
                 new Lived(hours, OldString.months(since, until), from.demand(), why != null && why.over())));
     }
 
+    /**
+     * How much was played on some strings by a moment.
+     *
+     * @param fittedIds the very strings, on or come off
+     * @param at the moment; for those that came off before it counts what was played until then
+     * @return that, by their ids; what this workshop never had is missing
+     */
+    public Map<UUID, Played> played(Collection<UUID> fittedIds, Instant at) {
+        List<FittedStringEntity> strings = fitted.findAllById(fittedIds);
+        Reckoning reckoning = reckoning(
+                strings.stream().map(FittedStringEntity::now).collect(Collectors.groupingBy(FittedNow::instrumentId)));
+        Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
+        return strings.stream().collect(Collectors.toMap(FittedStringEntity::id, string -> {
+            Optional<Instant> off = Optional.ofNullable(string.removedAt()).filter(at::isAfter);
+            Optional<Double> hours = off.isPresent()
+                    ? Optional.ofNullable(string.hoursPlayed())
+                    : Optional.ofNullable(string.fittedAt())
+                            .map(since ->
+                                    hours(string, requireNonNull(from.get(string.instrumentId())), reckoning, at));
+            return new Played(string.instrumentId(), string.kindId(), off.isEmpty(), hours);
+        }));
+    }
+
     /** {@return some strings that have come off, by their ids; three queries however many there are} */
     public Map<UUID, OldString> old(Collection<UUID> fittedIds) {
         List<FittedStringEntity> strings = fitted.findByIdInAndRemovedAtNotNull(fittedIds);
         Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
-        Map<UUID, StringKind> kindsById = kinds.all();
+        Map<UUID, StringKind> kindsById =
+                kinds.some(strings.stream().map(FittedStringEntity::kindId).collect(Collectors.toSet()));
         return strings.stream()
                 .map(string -> OldString.of(
                         string,
@@ -758,7 +816,6 @@ public class Instruments implements LogSource {
 
     @Override
     public List<LogEntry> log(UUID id, int newest) {
-        Map<UUID, StringKind> kindsById = kinds.all();
         List<LogEntry> log = new ArrayList<>();
         List<LocalDate> sittings = measurements.sittings(id, Limit.of(newest));
         LocalDate since = sittings.isEmpty() ? LocalDate.EPOCH : sittings.get(sittings.size() - 1);
@@ -768,7 +825,10 @@ public class Instruments implements LogSource {
                 .collect(Collectors.groupingBy(one -> List.of(one.measuredOn(), one.recordedBy())))
                 .values()
                 .forEach(sitting -> log.add(LogEntry.measured(sitting)));
-        for (FittedStringEntity string : fitted.latest(id, Limit.of(newest))) {
+        List<FittedStringEntity> latest = fitted.latest(id, Limit.of(newest));
+        Map<UUID, StringKind> kindsById =
+                kinds.some(latest.stream().map(FittedStringEntity::kindId).collect(Collectors.toSet()));
+        for (FittedStringEntity string : latest) {
             StringKind kind = requireNonNull(kindsById.get(string.kindId()));
             if (string.fittedAt() != null) {
                 log.add(LogEntry.of(string.fittedAt(), "WENT_ON", string.position(), kindWords.label(kind), null));
@@ -796,7 +856,10 @@ public class Instruments implements LogSource {
                 .min(Comparator.naturalOrder())
                 .orElse(Instant.MAX);
         return new Reckoning(
-                kinds.all(),
+                kinds.some(on.values().stream()
+                        .flatMap(List::stream)
+                        .map(FittedNow::kindId)
+                        .collect(Collectors.toSet())),
                 occasions.holidays(),
                 since.equals(Instant.MAX) ? Map.of() : occasions.played(on.keySet(), since),
                 CurrentWorkshop.zone());

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
@@ -28,6 +29,7 @@ import rosinedpeg.core.usual.Pull;
 import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -35,6 +37,9 @@ import rosinedpeg.web.platform.Role;
 /** The kinds of string of the workshop: what there are, and what their packets say. */
 @Controller
 class KindController {
+
+    /** So many are listed at a time. */
+    private static final int MOST_SHOWN = 40;
 
     private final StringKinds kinds;
 
@@ -44,8 +49,8 @@ class KindController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/strings")
-    String all(Model model) {
-        Page.lay(new KindsPage(kinds.entered()), model);
+    String all(@RequestParam(defaultValue = "0") int from, Model model) {
+        Page.lay(new KindsPage(ListPage.of(kinds.entered(), from, MOST_SHOWN)), model);
         return "kinds/kinds";
     }
 
@@ -170,7 +175,7 @@ class KindController {
      *
      * @param kinds those that somebody entered
      */
-    record KindsPage(List<StringKind> kinds) {}
+    record KindsPage(ListPage<StringKind> part) {}
 
     /**
      * A kind of string, as its packet describes it.

@@ -23,11 +23,6 @@ class KindImport {
         this.waiting = waiting;
     }
 
-    /** {@return where a file waits that has been read so far that it can be shown} */
-    UUID keep(String content) {
-        return waiting.keep(WaitingFiles.Purpose.STRINGS, content);
-    }
-
     /** {@return what each row of a file that waits would do; empty when it no longer waits} */
     Optional<Preview> preview(UUID id) {
         return waiting.content(WaitingFiles.Purpose.STRINGS, id).map(content -> preview(KindTable.read(content)));

@@ -4,12 +4,14 @@ import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.springframework.validation.Errors;
@@ -22,7 +24,10 @@ import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.usual.Pull;
 import rosinedpeg.web.platform.Cells;
+import rosinedpeg.web.platform.TableColumn;
+import rosinedpeg.web.platform.TableRules;
 import rosinedpeg.web.platform.TextTable;
+import rosinedpeg.web.platform.WaitingFiles;
 
 /**
  * Kinds of string as a table that every spreadsheet opens. A file that comes back is read whether its cells are parted by commas,
@@ -32,12 +37,12 @@ import rosinedpeg.web.platform.TextTable;
 final class KindTable {
 
     /** More rows than any shop keeps kinds, and few enough to look through. */
-    static final int MOST_ROWS = 2000;
-    /** Larger files are not read. */
-    static final int LARGEST_BYTES = 1_000_000;
+    private static final int MOST_ROWS = 2000;
+
+    private static final int LARGEST_BYTES = 1_000_000;
 
     /** What stands in the table, column by column. */
-    enum Column {
+    enum Column implements TableColumn {
         MAKER("maker", KindForm::maker),
         LINE("line", KindForm::line),
         FAMILY("size", form -> form.size().split(" ")[0].toLowerCase(Locale.ROOT)),
@@ -70,7 +75,7 @@ final class KindTable {
             this.cell = cell;
         }
 
-        /** {@return its heading, as maker or tension_n} */
+        @Override
         public String heading() {
             return name().toLowerCase(Locale.ROOT);
         }
@@ -79,17 +84,16 @@ final class KindTable {
         public String field() {
             return field;
         }
-
-        static Optional<Column> of(String heading) {
-            String plain = TextTable.plain(heading);
-            return Arrays.stream(values())
-                    .filter(column -> TextTable.plain(column.name()).equals(plain))
-                    .findFirst();
-        }
     }
 
-    private static final List<Column> NEEDED =
-            List.of(Column.MAKER, Column.LINE, Column.FAMILY, Column.STRING, Column.CORE);
+    /** What a table of kinds has to keep to. */
+    static final TableRules RULES = new TableRules(
+            WaitingFiles.Purpose.STRINGS,
+            Stream.of(Column.MAKER, Column.LINE, Column.FAMILY, Column.STRING, Column.CORE)
+                    .map(Column::heading)
+                    .toList(),
+            MOST_ROWS,
+            LARGEST_BYTES);
 
     private KindTable() {}
 
@@ -121,24 +125,13 @@ final class KindTable {
      */
     static Read read(String text) {
         TextTable table = TextTable.read(text, MOST_ROWS);
-        List<Optional<Column>> columns =
-                table.headings().stream().map(Column::of).toList();
-        Optional<TextTable.Refusal> refusal =
-                table.refusal(NEEDED.stream().map(Column::heading).toList(), MOST_ROWS);
-        if (refusal.isPresent()) {
-            return new Read(List.of(), List.of(), refusal);
-        }
-        List<String> unread = table.headings().stream()
-                .filter(heading -> !heading.isBlank() && Column.of(heading).isEmpty())
-                .toList();
-        return new Read(table.rows().stream().map(row -> row(row, columns)).toList(), unread, Optional.empty());
+        return new Read(table.rows().stream().map(KindTable::row).toList(), table.unread(List.of(Column.values())));
     }
 
-    private static Row row(TextTable.Row record, List<Optional<Column>> columns) {
-        Map<Column, String> cells = new LinkedHashMap<>();
-        for (int i = 0; i < columns.size(); i++) {
-            String cell = record.cells().get(i);
-            columns.get(i).ifPresent(column -> cells.put(column, cell));
+    private static Row row(TextTable.Row record) {
+        Map<Column, String> cells = new EnumMap<>(Column.class);
+        for (Column column : Column.values()) {
+            cells.put(column, record.get(column));
         }
         Errors errors = new MapBindingResult(new LinkedHashMap<>(), "row");
         Family family = choice(errors, cells, Column.FAMILY, Family.class, Optional.empty());
@@ -241,7 +234,6 @@ final class KindTable {
      *
      * @param rows its rows
      * @param unread headings of columns that nothing is known of
-     * @param refusal why it cannot be read at all; empty when it can
      */
-    record Read(List<Row> rows, List<String> unread, Optional<TextTable.Refusal> refusal) {}
+    record Read(List<Row> rows, List<String> unread) {}
 }

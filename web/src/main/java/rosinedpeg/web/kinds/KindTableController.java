@@ -1,6 +1,7 @@
 package rosinedpeg.web.kinds;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -20,6 +21,7 @@ import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SentTable;
+import rosinedpeg.web.platform.TablePage;
 import rosinedpeg.web.platform.Words;
 
 /** Kinds of string as a table, out and in. */
@@ -52,23 +54,16 @@ class KindTableController {
     }
 
     private static String ask(Model model, Optional<String> wrong) {
-        Page.lay(
-                new AskPage(KindTable.Column.values(), KindTable.MOST_ROWS, KindTable.LARGEST_BYTES / 1000, wrong),
-                model);
-        return "kinds/import";
+        Page.lay(new TablePage("kinds", "/strings", List.of(KindTable.Column.values()), KindTable.RULES, wrong), model);
+        return "table";
     }
 
     /** Reads a file as far as it has to be read to be shown. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/strings/import")
     String keep(@RequestParam(required = false) @Nullable MultipartFile file, Model model) throws IOException {
-        SentTable.Sent sent = tables.read(file, KindTable.LARGEST_BYTES);
-        if (sent.text().isEmpty()) {
-            return ask(model, sent.wrong());
-        }
-        String text = sent.text().get();
-        Optional<String> refused = KindTable.read(text).refusal().map(tables::say);
-        return refused.isPresent() ? ask(model, refused) : "redirect:/strings/import/" + imports.keep(text);
+        SentTable.Kept kept = tables.keep(file, KindTable.RULES);
+        return kept.waits().map(id -> "redirect:/strings/import/" + id).orElseGet(() -> ask(model, kept.wrong()));
     }
 
     /** Shows what each row of a file that waits would do. */
@@ -105,16 +100,6 @@ class KindTableController {
         redirect.addFlashAttribute("noticeOf", added.get());
         return "redirect:/strings";
     }
-
-    /**
-     * The page that asks for a file.
-     *
-     * @param columns what can stand in it
-     * @param mostRows how many rows it may have
-     * @param largestKilobytes how large it may be
-     * @param wrong what was wrong with the one that was sent
-     */
-    record AskPage(KindTable.Column[] columns, int mostRows, int largestKilobytes, Optional<String> wrong) {}
 
     /**
      * What a file would do.

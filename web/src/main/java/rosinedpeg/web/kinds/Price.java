@@ -2,9 +2,13 @@ package rosinedpeg.web.kinds;
 
 import java.math.BigDecimal;
 import java.math.RoundingMode;
+import java.util.Collection;
+import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -57,6 +61,15 @@ public record Price(BigDecimal amount, String currency) {
     /** {@return what so many cost} */
     public Price times(int many) {
         return new Price(amount.multiply(BigDecimal.valueOf(many)), currency);
+    }
+
+    /** {@return what some cost together, in each currency} */
+    public static List<Price> sums(Collection<Price> prices) {
+        Map<String, BigDecimal> sums = new TreeMap<>();
+        prices.forEach(price -> sums.merge(price.currency, price.amount, BigDecimal::add));
+        return sums.entrySet().stream()
+                .map(sum -> new Price(sum.getValue(), sum.getKey()))
+                .toList();
     }
 
     /** {@return it as it is written: 21.50 EUR} */

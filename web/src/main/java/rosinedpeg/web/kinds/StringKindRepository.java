@@ -8,11 +8,15 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.Position;
 
 /** The kinds of string, as they are kept. */
 interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
 
     List<StringKindEntity> findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(Family family);
+
+    List<StringKindEntity> findByFamilyAndPositionOrderByMakerAscLineAscDesignLengthMmDesc(
+            Family family, Position position);
 
     List<StringKindEntity> findBySourceOrderByFamilyAscMakerAscLineAscDesignLengthMmDescPositionAscStringEndAsc(
             StringKind.Source source);

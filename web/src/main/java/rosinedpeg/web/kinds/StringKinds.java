@@ -1,5 +1,6 @@
 package rosinedpeg.web.kinds;
 
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -45,26 +46,39 @@ public class StringKinds {
                 .collect(Collectors.toMap(StringKind::id, Function.identity()));
     }
 
+    /** {@return some kinds, by their ids} */
+    public Map<UUID, StringKind> some(Collection<UUID> ids) {
+        return kinds.findAllById(ids).stream()
+                .map(StringKindEntity::view)
+                .collect(Collectors.toMap(StringKind::id, Function.identity()));
+    }
+
     /** {@return the kinds that are for an instrument, in the order they are offered: usual ones of its own size come last} */
     public List<StringKind> of(SetUp setUp) {
+        return offered(
+                setUp, setUp.positions(), kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family()));
+    }
+
+    /** {@return the kinds for one place on an instrument, in the order they are offered} */
+    public List<StringKind> of(SetUp setUp, Position position) {
+        return offered(
+                setUp,
+                List.of(position),
+                kinds.findByFamilyAndPositionOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family(), position));
+    }
+
+    private static List<StringKind> offered(SetUp setUp, List<Position> positions, List<StringKindEntity> found) {
         List<StringCore> cores = UsualString.cores(setUp.size());
         Set<StringSpec> usual = new HashSet<>();
         for (StringCore ofSet : cores) {
-            setUp.positions().forEach(position -> usual.add(UsualString.of(setUp, position, ofSet)));
+            positions.forEach(position -> usual.add(UsualString.of(setUp, position, ofSet)));
         }
-        return kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family()).stream()
+        return found.stream()
                 .map(StringKindEntity::view)
                 .filter(kind -> !kind.isUsual() || usual.contains(kind.spec()))
                 .sorted(Comparator.comparing(StringKind::source)
                         .thenComparing(kind ->
                                 kind.isUsual() ? cores.indexOf(kind.spec().core()) : 0))
-                .toList();
-    }
-
-    /** {@return the kinds for one place on an instrument, in the order they are offered} */
-    public List<StringKind> of(SetUp setUp, Position position) {
-        return of(setUp).stream()
-                .filter(kind -> kind.spec().position() == position)
                 .toList();
     }
 

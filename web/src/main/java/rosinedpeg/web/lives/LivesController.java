@@ -4,7 +4,6 @@ import static java.util.Objects.requireNonNull;
 
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -21,12 +20,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.web.drawing.LifeDrawing;
 import rosinedpeg.web.drawing.View;
+import rosinedpeg.web.instrument.BrokenCount;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.PastCount;
+import rosinedpeg.web.instrument.KindPast;
 import rosinedpeg.web.instrument.PastString;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
@@ -39,6 +38,11 @@ import rosinedpeg.web.platform.Role;
 /** What lasts: every kind beside the others, and one with all that it rests on. */
 @Controller
 class LivesController {
+
+    /** So many kinds of each string stand beside one another. */
+    private static final int FIRST_OF_EACH = 12;
+    /** And so many of one. */
+    private static final int OF_ONE = 40;
 
     private final StringKinds kinds;
     private final Instruments instruments;
@@ -54,65 +58,69 @@ class LivesController {
      * Every kind of one family that was ever on anything.
      *
      * @param wanted which family; the first of which there is anything when none is given
+     * @param string only the kinds of one string, as many as a page shows; the first of each when none is given
+     * @param from how many of those come before
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/lives")
-    String all(@RequestParam(name = "family", required = false) @Nullable Family wanted, Model model) {
+    String all(
+            @RequestParam(name = "family", required = false) @Nullable Family wanted,
+            @RequestParam(required = false) @Nullable Position string,
+            @RequestParam(defaultValue = "0") int from,
+            Model model) {
         Map<UUID, StringKind> known = kinds.all();
-        List<PastCount> counts = instruments.pastCounts();
-        List<Family> families = Arrays.stream(Family.values())
-                .filter(one ->
-                        counts.stream().anyMatch(count -> of(count, known).family() == one))
+        Map<UUID, KindPast> past = instruments.pastOfKinds();
+        List<Family> families = past.keySet().stream()
+                .map(id -> family(id, known))
+                .distinct()
+                .sorted()
                 .toList();
         Optional<Family> family = Optional.ofNullable(wanted)
                 .filter(families::contains)
                 .or(() -> families.stream().findFirst());
-        List<PastCount> ofFamily = counts.stream()
-                .filter(count -> Optional.of(of(count, known).family()).equals(family))
+        past.keySet().removeIf(id -> !Optional.of(family(id, known)).equals(family));
+        List<BrokenCount> broken = instruments.broken().stream()
+                .filter(count -> Optional.of(
+                                requireNonNull(known.get(count.kindId())).family())
+                        .equals(family))
                 .toList();
-        List<PastCount> broken =
-                ofFamily.stream().filter(count -> count.why() == CameOff.BROKE).toList();
+        Map<Position, ListPage<Strand>> strands = new EnumMap<>(Position.class);
+        strands(past, known).forEach((position, ofOne) -> {
+            if (string == null || position == string) {
+                strands.put(
+                        position,
+                        string == null ? ListPage.of(ofOne, 0, FIRST_OF_EACH) : ListPage.of(ofOne, from, OF_ONE));
+            }
+        });
         Page.lay(
                 new LivesPage(
                         families,
                         family,
-                        strands(ofFamily, known),
-                        ofFamily.stream().mapToLong(LivesController::over).sum(),
+                        strands,
+                        Optional.ofNullable(string),
+                        past.values().stream().mapToLong(KindPast::over).sum(),
                         places(broken),
                         where(broken)),
                 model);
         return "lives/lives";
     }
 
-    private static StringKind of(PastCount count, Map<UUID, StringKind> known) {
-        return requireNonNull(known.get(count.kindId()));
+    private static Family family(UUID kindId, Map<UUID, StringKind> known) {
+        return requireNonNull(known.get(kindId)).family();
     }
 
-    private static long over(PastCount count) {
-        return count.why() != null && count.why().over() ? count.strings() : 0;
-    }
-
-    private static Map<Position, List<Strand>> strands(List<PastCount> counts, Map<UUID, StringKind> known) {
-        Map<UUID, List<PastCount>> byKind = counts.stream().collect(Collectors.groupingBy(PastCount::kindId));
-        double most = byKind.keySet().stream()
+    private static Map<Position, List<Strand>> strands(Map<UUID, KindPast> past, Map<UUID, StringKind> known) {
+        double most = past.keySet().stream()
                 .map(id -> requireNonNull(known.get(id)))
                 .mapToDouble(
                         kind -> Math.max(kind.thought().hours(), kind.lasts().hours()))
                 .max()
                 .orElse(1);
         Map<Position, List<Strand>> strands = new EnumMap<>(Position.class);
-        byKind.forEach((id, ones) -> {
+        past.forEach((id, ofKind) -> {
             StringKind kind = requireNonNull(known.get(id));
             strands.computeIfAbsent(kind.spec().position(), none -> new ArrayList<>())
-                    .add(new Strand(
-                            kind,
-                            ones.stream().mapToLong(LivesController::over).sum(),
-                            ones.stream().mapToLong(PastCount::strings).sum(),
-                            ones.stream()
-                                    .filter(count -> count.why() == CameOff.BROKE)
-                                    .mapToLong(PastCount::strings)
-                                    .sum(),
-                            most));
+                    .add(new Strand(kind, ofKind, most));
         });
         strands.values()
                 .forEach(ofOne -> ofOne.sort(
@@ -122,7 +130,7 @@ class LivesController {
         return strands;
     }
 
-    private static Map<BreakPlace, Long> places(List<PastCount> broken) {
+    private static Map<BreakPlace, Long> places(List<BrokenCount> broken) {
         Map<BreakPlace, Long> places = new EnumMap<>(BreakPlace.class);
         broken.stream()
                 .filter(count -> count.where() != null)
@@ -130,9 +138,10 @@ class LivesController {
         return places;
     }
 
-    private List<Broken> where(List<PastCount> broken) {
+    private List<Broken> where(List<BrokenCount> broken) {
         Map<UUID, Long> byInstrument = broken.stream()
-                .collect(Collectors.groupingBy(PastCount::instrumentId, Collectors.summingLong(PastCount::strings)));
+                .collect(
+                        Collectors.groupingBy(BrokenCount::instrumentId, Collectors.summingLong(BrokenCount::strings)));
         Map<UUID, String> names = instruments.names(byInstrument.keySet());
         return byInstrument.entrySet().stream()
                 .map(one -> new Broken(one.getKey(), requireNonNull(names.get(one.getKey())), one.getValue()))
@@ -175,14 +184,8 @@ class LivesController {
 
     /** {@return the other kinds for the same place that were ever on anything} */
     private List<StringKind> others(StringKind kind) {
-        Map<UUID, StringKind> known = kinds.all();
-        return instruments.pastCounts().stream()
-                .map(PastCount::kindId)
-                .distinct()
-                .map(id -> requireNonNull(known.get(id)))
-                .filter(other -> other.family() == kind.family()
-                        && other.spec().position() == kind.spec().position()
-                        && !other.id().equals(kind.id()))
+        return kinds.some(instruments.everOn(kind.family(), kind.spec().position())).values().stream()
+                .filter(other -> !other.id().equals(kind.id()))
                 .sorted(Comparator.comparing(StringKind::source)
                         .thenComparing(StringKind::maker)
                         .thenComparing(StringKind::line))
@@ -193,21 +196,14 @@ class LivesController {
      * A kind among the others.
      *
      * @param kind the kind
-     * @param over how many strings of it are over
-     * @param strings how many there ever were of which anybody knows since when they were on
-     * @param broke how many of those that are over broke
+     * @param past what became of its strings
      * @param mostHours the life of the kind of its family that lasts longest, in h
      */
-    record Strand(StringKind kind, long over, long strings, long broke, double mostHours) {
+    record Strand(StringKind kind, KindPast past, double mostHours) {
 
         /** {@return how long half of them last, whoever plays them} */
         public Life life() {
             return kind.lasts();
-        }
-
-        /** {@return how many are still good, or came off while they were} */
-        public long stillGood() {
-            return strings - over;
         }
 
         /** {@return the string among the others} */
@@ -231,7 +227,8 @@ class LivesController {
     private record LivesPage(
             List<Family> families,
             Optional<Family> family,
-            Map<Position, List<Strand>> strands,
+            Map<Position, ListPage<Strand>> strands,
+            Optional<Position> string,
             long over,
             Map<BreakPlace, Long> places,
             List<Broken> broken) {}

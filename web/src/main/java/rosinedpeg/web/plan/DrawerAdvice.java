@@ -66,7 +66,7 @@ class DrawerAdvice {
             Optional<InDrawer> taken = there.stream()
                     .filter(string -> string.id().equals(picked.get(position)))
                     .findFirst()
-                    .or(() -> Drawer.next(there));
+                    .or(() -> Drawer.next(there, instrument.id()));
             advice.put(
                     position,
                     new FromDrawer(
@@ -91,7 +91,7 @@ class DrawerAdvice {
                                         check.judge(position, was.kind().spec()))
                                 == SecondLife.GOOD)
                         .map(was -> new FromDrawer.Old(string, was)))
-                .sorted(Comparator.comparing(old -> old.string().lying(old.was()), Lying.EMERGENCY))
+                .sorted(Comparator.comparing(old -> old.string().lying(old.was(), instrument.id()), Lying.EMERGENCY))
                 .toList();
     }
 

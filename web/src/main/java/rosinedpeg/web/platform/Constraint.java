@@ -20,6 +20,8 @@ public enum Constraint {
     PEG_LOOK_ONCE,
     /** A picture of a bridge was sent twice. */
     BRIDGE_PICTURE_ONCE,
+    /** What somebody says of how a string sounds was sent twice. */
+    STRING_SOUND_ONCE,
     /** A reading of a settling string was sent twice. */
     SETTLING_READING_ONCE,
     /** Care of strings or bow was sent twice. */
@@ -28,6 +30,8 @@ public enum Constraint {
     DRAWER_STRING_ONCE,
     /** A count of the drawer was sent twice. */
     DRAWER_COUNT_ONCE,
+    /** It was said twice at one moment what is to lie in the case of an instrument. */
+    CASE_KIT_ONCE,
     /** Two suppliers of a workshop have the same name. */
     SUPPLIER_NAME,
     /** It was said twice at one moment from whom strings of a maker are bought. */

@@ -24,6 +24,11 @@ public record ListPage<T>(List<T> shown, int from, int total) {
         return PageRequest.of(Math.max(0, many) / MOST, MOST);
     }
 
+    /** {@return how many come before what an address asks for; none where it says nothing of that} */
+    public static int after(String sent) {
+        return sent.matches("\\d{1,7}") ? Integer.parseInt(sent) : 0;
+    }
+
     /** {@return what the database answered to that} */
     public static <T> ListPage<T> of(Page<T> page) {
         return new ListPage<>(page.getContent(), (int) page.getPageable().getOffset(), (int) page.getTotalElements());
@@ -31,8 +36,13 @@ public record ListPage<T>(List<T> shown, int from, int total) {
 
     /** {@return as much of a list that is there already, after so many} */
     public static <T> ListPage<T> of(List<T> all, int from) {
-        int start = Math.min(Math.max(0, from), all.size()) / MOST * MOST;
-        return new ListPage<>(all.subList(start, Math.min(all.size(), start + MOST)), start, all.size());
+        return of(all, from, MOST);
+    }
+
+    /** {@return the same, with another number of them at a time} */
+    public static <T> ListPage<T> of(List<T> all, int from, int most) {
+        int start = Math.min(Math.max(0, from), all.size()) / most * most;
+        return new ListPage<>(all.subList(start, Math.min(all.size(), start + most)), start, all.size());
     }
 
     /** {@return the same part of the list with something else shown of each, without those that are gone meanwhile} */

@@ -2,52 +2,56 @@ package rosinedpeg.web.platform;
 
 import java.io.IOException;
 import java.util.Optional;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.web.multipart.MultipartFile;
 
-/** A table that somebody sends as a file: its text, or the sentence that says why it has none. */
+/** Tables that people send as files: one that can be read waits to be shown before it is taken in. */
 @Component
 public class SentTable {
 
+    private final WaitingFiles waiting;
     private final Words words;
 
-    SentTable(Words words) {
+    SentTable(WaitingFiles waiting, Words words) {
+        this.waiting = waiting;
         this.words = words;
     }
 
     /**
-     * What was sent.
+     * What became of a table.
      *
-     * @param text its text; empty where it cannot be read
+     * @param waits where it waits; empty where it cannot be read
      * @param wrong why, in words; empty where it can
      */
-    public record Sent(Optional<String> text, Optional<String> wrong) {}
+    public record Kept(Optional<UUID> waits, Optional<String> wrong) {}
 
     /**
-     * Reads a file.
+     * Keeps a table that can be read.
      *
      * @param file what was sent; null where nothing was
-     * @param largestBytes how large it may be
-     * @return what was sent
+     * @param rules what it has to keep to
+     * @return what became of it
      */
-    public Sent read(@Nullable MultipartFile file, int largestBytes) throws IOException {
+    public Kept keep(@Nullable MultipartFile file, TableRules rules) throws IOException {
         if (file == null || file.isEmpty()) {
             return wrong("table.empty");
         }
-        if (file.getSize() > largestBytes) {
-            return wrong("table.large", largestBytes / 1000);
+        if (file.getSize() > rules.largestBytes()) {
+            return wrong("table.large", rules.largestBytes() / 1000);
         }
         Optional<String> text = TextFile.of(file.getBytes());
-        return text.isEmpty() ? wrong("table.noText") : new Sent(text, Optional.empty());
+        if (text.isEmpty()) {
+            return wrong("table.noText");
+        }
+        Optional<TextTable.Refusal> refused =
+                TextTable.read(text.get(), rules.mostRows()).refusal(rules);
+        return refused.map(refusal -> wrong(refusal.why(), refusal.told().toArray()))
+                .orElseGet(() -> new Kept(Optional.of(waiting.keep(rules.purpose(), text.get())), Optional.empty()));
     }
 
-    /** {@return a refusal in words} */
-    public String say(TextTable.Refusal refusal) {
-        return words.say(refusal.why(), refusal.told().toArray());
-    }
-
-    private Sent wrong(String why, Object... told) {
-        return new Sent(Optional.empty(), Optional.of(words.say(why, told)));
+    private Kept wrong(String why, Object... told) {
+        return new Kept(Optional.empty(), Optional.of(words.say(why, told)));
     }
 }

@@ -4,10 +4,15 @@ import java.io.IOException;
 import java.io.StringReader;
 import java.io.UncheckedIOException;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
@@ -26,8 +31,16 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
      *
      * @param number which row it is, the headings being the first
      * @param cells what stands in it, as it was typed before it was made harmless; what is missing at its end is empty
+     * @param places where each heading stands
      */
-    public record Row(long number, List<String> cells) {}
+    public record Row(long number, List<String> cells, Map<String, Integer> places) {
+
+        /** {@return what stands in a column; nothing where there is no such column} */
+        public String get(TableColumn column) {
+            Integer place = places.get(plain(column.heading()));
+            return place == null ? "" : cells.get(place);
+        }
+    }
 
     /**
      * Why a table cannot be read at all.
@@ -35,25 +48,24 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
      * @param why a message key
      * @param told what that message tells
      */
-    public record Refusal(String why, List<Object> told) {}
+    record Refusal(String why, List<Object> told) {}
 
     /**
      * {@return why it cannot be read at all; empty when it can}
      *
-     * @param needed the headings that have to be there
-     * @param mostRows how many rows it may have
+     * @param rules what it has to keep to
      */
-    public Optional<Refusal> refusal(List<String> needed, int mostRows) {
+    Optional<Refusal> refusal(TableRules rules) {
         List<String> missing =
-                needed.stream().filter(heading -> at(heading).isEmpty()).toList();
+                rules.needed().stream().filter(heading -> !has(heading)).toList();
         if (!headings.isEmpty() && !missing.isEmpty()) {
             return Optional.of(new Refusal("table.columns", List.of(String.join(", ", missing))));
         }
         if (!whole) {
             return Optional.of(new Refusal("table.cutOff", List.of()));
         }
-        if (rows.size() > mostRows) {
-            return Optional.of(new Refusal("table.rows", List.of(mostRows)));
+        if (rows.size() > rules.mostRows()) {
+            return Optional.of(new Refusal("table.rows", List.of(rules.mostRows())));
         }
         return rows.isEmpty() ? Optional.of(new Refusal("table.noRows", List.of())) : Optional.empty();
     }
@@ -67,17 +79,21 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
      */
     public static TextTable read(String text, int mostRows) {
         List<String> headings = new ArrayList<>();
+        Map<String, Integer> places = new HashMap<>();
         List<Row> rows = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format(text))) {
             for (CSVRecord record : parser) {
                 if (headings.isEmpty()) {
-                    record.forEach(cell -> headings.add(cell.strip()));
+                    record.forEach(cell -> {
+                        places.putIfAbsent(plain(cell), headings.size());
+                        headings.add(cell.strip());
+                    });
                 } else {
                     List<String> cells = new ArrayList<>();
                     for (int i = 0; i < headings.size(); i++) {
                         cells.add(i < record.size() ? Cells.asTyped(record.get(i)) : "");
                     }
-                    rows.add(new Row(record.getRecordNumber(), cells));
+                    rows.add(new Row(record.getRecordNumber(), cells, places));
                     if (rows.size() > mostRows) {
                         break;
                     }
@@ -106,17 +122,19 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
     }
 
     /** {@return a heading as it is compared: nothing but its letters, small} */
-    public static String plain(String heading) {
+    static String plain(String heading) {
         return heading.toLowerCase(Locale.ROOT).replaceAll("[^a-z]", "");
     }
 
-    /** {@return where a heading stands; empty when it does not} */
-    public Optional<Integer> at(String heading) {
-        for (int i = 0; i < headings.size(); i++) {
-            if (plain(headings.get(i)).equals(plain(heading))) {
-                return Optional.of(i);
-            }
-        }
-        return Optional.empty();
+    private boolean has(String heading) {
+        return headings.stream().anyMatch(one -> plain(one).equals(plain(heading)));
+    }
+
+    /** {@return the headings that nothing is known of} */
+    public List<String> unread(Collection<? extends TableColumn> known) {
+        Set<String> read = known.stream().map(column -> plain(column.heading())).collect(Collectors.toSet());
+        return headings.stream()
+                .filter(heading -> !heading.isBlank() && !read.contains(plain(heading)))
+                .toList();
     }
 }

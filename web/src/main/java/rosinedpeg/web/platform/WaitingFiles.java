@@ -50,6 +50,7 @@ public class WaitingFiles {
     public enum Purpose {
         STRINGS,
         CALENDAR,
-        DRAWER
+        DRAWER,
+        ORDER
     }
 }

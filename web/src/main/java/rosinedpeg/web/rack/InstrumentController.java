@@ -48,6 +48,7 @@ import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.sound.Sounds;
 
 /** An instrument's page: how it stands, what was found on it, what is left to do and what happened to it. */
 @Controller
@@ -62,6 +63,7 @@ class InstrumentController {
     private final Aftercare aftercare;
     private final Inspections inspections;
     private final FindingWords findings;
+    private final Sounds sounds;
     private final Clock clock;
 
     InstrumentController(
@@ -72,6 +74,7 @@ class InstrumentController {
             Aftercare aftercare,
             Inspections inspections,
             FindingWords findings,
+            Sounds sounds,
             Clock clock) {
         this.instruments = instruments;
         this.pictures = pictures;
@@ -80,6 +83,7 @@ class InstrumentController {
         this.aftercare = aftercare;
         this.inspections = inspections;
         this.findings = findings;
+        this.sounds = sounds;
         this.clock = clock;
     }
 
@@ -149,6 +153,7 @@ class InstrumentController {
                         aftercare.lastCare(id),
                         UUID.randomUUID(),
                         clock.instant(),
+                        sounds.asked(id).size(),
                         instrument.load()),
                 model);
         return "rack/instrument";

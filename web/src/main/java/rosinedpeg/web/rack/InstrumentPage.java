@@ -31,6 +31,7 @@ import rosinedpeg.web.measure.MeasuredArea;
  * @param lastCare when each of them was taken last
  * @param press the press of the button that records care
  * @param now the moment it is shown
+ * @param asked how many of its strings, on or come off, it is asked how they sound
  * @param load what its strings put on its feet, when all of them are on
  */
 record InstrumentPage(
@@ -47,4 +48,5 @@ record InstrumentPage(
         Map<CareKind, Instant> lastCare,
         UUID press,
         Instant now,
+        int asked,
         Optional<FeetLoad> load) {}

@@ -16,7 +16,8 @@
             "findings",
             "working",
             "aftercare",
-            "picture"
+            "picture",
+            "sound"
         })
 @NullMarked
 package rosinedpeg.web.rack;

@@ -39,7 +39,7 @@ import rosinedpeg.web.platform.NotFoundException;
 public class Settlings {
 
     /** Not even the slowest fit that readings can give lets a string sink by then. */
-    private static final Duration SETTLED_AFTER = Duration.ofDays(60);
+    public static final Duration SETTLED_AFTER = Duration.ofDays(60);
 
     private final SettlingStringRepository kept;
     private final SettlingReadingRepository readings;
@@ -71,6 +71,12 @@ public class Settlings {
                 .filter(string -> string.unsteadyAt(now))
                 .sorted((a, b) -> b.fittedAt().compareTo(a.fittedAt()))
                 .toList();
+    }
+
+    /** {@return when each string of those instruments of which anybody knows since when it is on holds for a concert, or held first; one query} */
+    public Map<UUID, Instant> steadyAt(Collection<Standing> instruments) {
+        return withReadings(strings(instruments)).stream()
+                .collect(Collectors.toMap(SettlingString::fittedId, string -> string.steadyAt(Steadiness.CONCERT)));
     }
 
     /**

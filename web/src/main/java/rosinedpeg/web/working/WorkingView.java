@@ -53,11 +53,37 @@ public class WorkingView {
                 .history(instrumentId)
                 .forEach((measurable, measured) ->
                         measuredOn.put(measurable, measured.get(0).on()));
+        Working shown = worked(working, request);
         return show(
-                worked(working, request),
-                Optional.of(instruments.get(instrumentId)),
-                Optional.ofNullable(string),
-                measuredOn,
+                new WorkingPage(
+                        shown,
+                        Optional.of(instruments.get(instrumentId)),
+                        Optional.ofNullable(string),
+                        measuredOn,
+                        better(shown)),
+                model,
+                request);
+    }
+
+    /**
+     * Shows a working of a string that came off an instrument or may go on it, the same way: nothing can be read or seen on it
+     * there.
+     *
+     * @param instrumentId the instrument it was on, or is looked at for
+     * @param string where it was, or would be
+     * @param working works it out
+     * @return the view
+     * @throws NotFoundException when the figure cannot be asked so
+     */
+    public String showNotOn(
+            UUID instrumentId, Position string, Supplier<Working> working, Model model, HttpServletRequest request) {
+        return show(
+                new WorkingPage(
+                        worked(working, request),
+                        Optional.of(instruments.get(instrumentId)),
+                        Optional.of(string),
+                        Map.of(),
+                        Optional.empty()),
                 model,
                 request);
     }
@@ -70,17 +96,15 @@ public class WorkingView {
      * @throws NotFoundException when the figure cannot be asked so
      */
     String show(Supplier<Working> working, Model model, HttpServletRequest request) {
-        return show(worked(working, request), Optional.empty(), Optional.empty(), Map.of(), model, request);
+        return show(
+                new WorkingPage(
+                        worked(working, request), Optional.empty(), Optional.empty(), Map.of(), Optional.empty()),
+                model,
+                request);
     }
 
-    private static String show(
-            Working shown,
-            Optional<Instrument> instrument,
-            Optional<Position> string,
-            Map<Measurable, LocalDate> measuredOn,
-            Model model,
-            HttpServletRequest request) {
-        Page.lay(new WorkingPage(shown, instrument, string, measuredOn, better(shown)), model);
+    private static String show(WorkingPage page, Model model, HttpServletRequest request) {
+        Page.lay(page, model);
         return Htmx.asks(request) ? "working/one :: working" : "working/one";
     }
 
