@@ -8,10 +8,12 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
@@ -240,6 +242,8 @@ class BuyingIT extends InRequests {
         } finally {
             two.shutdown();
         }
+        // Whoever looks at it from before is told so.
+        assertThat(arrive(order, seen, 3, UUID.randomUUID())).hasStatus(302);
         assertThat(lying()).isEqualTo(3);
     }
 
@@ -323,5 +327,39 @@ class BuyingIT extends InRequests {
                 .doesNotContain("Other</a>");
         assertThat(page(keeper, "/buying/budget?price=30&currency=CHF")).contains("a price is missing");
         assertThat(page(keeper, "/buying/budget?price=much&currency=EUR")).contains("value=\"much\"");
+    }
+
+    /** What is long comes in parts, and over all of them everything once. */
+    @Test
+    void everyStringThatIsDueIsListedOnceHoweverMany() throws Exception {
+        Set<String> names = new TreeSet<>(Set.of("Fiddle"));
+        for (int i = 10; i < 54; i++) {
+            violin("Shelf " + i, 700 + i);
+            names.add("Shelf " + i);
+        }
+        assertThat(page(keeper, "/buying")).contains("All 45");
+        assertThat(listed("/buying")).hasSize(5);
+        String due = "/buying/due?kind=" + kind;
+        List<String> all = new ArrayList<>(listed(due));
+        assertThat(page(keeper, due))
+                .contains("45 strings fall due within 4 weeks")
+                .contains("Show more, 25 left");
+        all.addAll(listed(due + "&from=20"));
+        all.addAll(listed(due + "&from=40"));
+        assertThat(all).hasSize(45).containsExactlyInAnyOrderElementsOf(names);
+
+        String sum = "/buying/budget?price=830&currency=EUR";
+        List<String> within = new ArrayList<>(listed(sum));
+        assertThat(page(keeper, sum)).contains("41 of 45 changes").contains("part=DONE&amp;from=40");
+        within.addAll(listed(sum + "&part=DONE&from=40"));
+        assertThat(within).hasSize(45).containsExactlyInAnyOrderElementsOf(names);
+    }
+
+    private List<String> listed(String address) throws Exception {
+        return Pattern.compile("<a href=\"/instruments/[0-9a-f-]*(?:/strings/II)?\">([^<]*)</a>")
+                .matcher(page(keeper, address))
+                .results()
+                .map(found -> found.group(1))
+                .toList();
     }
 }

@@ -54,6 +54,19 @@ final class Device {
                 request.POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
     }
 
+    /** Sends a table as a file. */
+    HttpResponse<String> sends(String path, String token, String table) throws Exception {
+        String parting = "a-table";
+        String body = "--" + parting + "\r\nContent-Disposition: form-data; name=\"_csrf\"\r\n\r\n" + token + "\r\n--"
+                + parting + "\r\nContent-Disposition: form-data; name=\"file\"; filename=\"table.csv\"\r\n"
+                + "Content-Type: text/csv\r\n\r\n" + table + "\r\n--" + parting + "--\r\n";
+        HttpRequest request = HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "multipart/form-data; boundary=" + parting)
+                .POST(HttpRequest.BodyPublishers.ofString(body))
+                .build();
+        return client.send(request, HttpResponse.BodyHandlers.ofString());
+    }
+
     /** {@return what a field of a form on a page holds} */
     static String field(String page, String name) {
         Matcher matcher =

@@ -7,13 +7,18 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -30,6 +35,8 @@ class PagesIT extends RunningApplication {
 
     private static final int DEVICES = 2;
     private static final int PAUSE_MS = 400;
+    private static final int PACKETS = 5000;
+    private static final int TABLES = 20;
     /** It asks the database for nothing but who is signed in. */
     private static final String EMPTY_PAGE = "/password";
 
@@ -91,8 +98,9 @@ class PagesIT extends RunningApplication {
         }
         addresses.add("/instruments/" + instrument("Pit 1 violin")
                 + "/choose?string=II&sound%5BDARK_BRIGHT%5D=FIRST_A_LITTLE&limits=NO_TENSER");
-        String only = System.getProperty("peg.page", "");
-        addresses.removeIf(address -> !address.endsWith(only) && !address.equals(EMPTY_PAGE));
+        Predicate<String> wanted = Pattern.compile("(?:" + System.getProperty("peg.page", "") + ")$")
+                .asPredicate();
+        addresses.removeIf(address -> !wanted.test(address) && !address.equals(EMPTY_PAGE));
         long warm = System.nanoTime() + WARM_UP_SECONDS * 1_000_000_000L;
         while (System.nanoTime() < warm) {
             for (String address : addresses) {
@@ -102,14 +110,62 @@ class PagesIT extends RunningApplication {
         List<Long> empty = ask(EMPTY_PAGE, times, PAUSE_MS);
         for (String address : addresses) {
             List<Long> micros = ask(address, times, PAUSE_MS);
-            System.out.printf(
-                    "page %-50s half within %4d ms, 95 %% within %4d ms, %4.1f times an empty page, %4d kB%n",
-                    address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "…"),
-                    percentile(micros, 50) / 1000,
-                    percentile(micros, 95) / 1000,
-                    (double) percentile(micros, 95) / percentile(empty, 95),
-                    size(address));
+            print(address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}", "…"), micros, empty, size(address));
         }
+        if (wanted.test("/drawer/import")) {
+            askForPackets(empty);
+        }
+    }
+
+    /** A table of 5000 packets over all kinds: sent and shown, shown again, laid in. */
+    private void askForPackets(List<Long> empty) throws Exception {
+        List<String> rows = database.sql("select concat_ws(',', maker, line, position, family, coalesce(size, ''),"
+                        + " string_end) from string_kind where workshop_id = ? and source = 'PACKET'")
+                .param(account("keeper").workshopId())
+                .query(String.class)
+                .list();
+        StringBuilder table = new StringBuilder("maker,line,string,family,size,end,place,bought on,price,currency\r\n");
+        for (int packet = 0; packet < PACKETS; packet++) {
+            table.append(rows.get(packet % rows.size())).append(",shelf ").append(packet % 9);
+            table.append(",2026-01-15,21.50,EUR\r\n");
+        }
+        Device here = new Device(address()).signIn("keeper");
+        String token = Device.field(here.get("/drawer/import").body(), "_csrf");
+        Map<String, List<Long>> micros = new LinkedHashMap<>();
+        for (int time = 0; time < TABLES; time++) {
+            HttpResponse<String> shown = timed(
+                    micros, "packets sent and shown", () -> here.sends("/drawer/import", token, table.toString()));
+            assertThat(shown.body()).contains(PACKETS + " packets");
+            String waits = shown.uri().getPath();
+            timed(micros, "packets shown again", () -> here.get(waits));
+            HttpResponse<String> drawer =
+                    timed(micros, "packets laid in, and the drawer", () -> here.post(waits, Map.of("_csrf", token)));
+            assertThat(drawer.body()).contains(PACKETS + " packets lie in the drawer");
+        }
+        micros.forEach((what, times) -> {
+            Collections.sort(times);
+            print(what, times, empty, table.length() / 1024);
+        });
+    }
+
+    private static HttpResponse<String> timed(
+            Map<String, List<Long>> micros, String what, Callable<HttpResponse<String>> asks) throws Exception {
+        Thread.sleep(PAUSE_MS);
+        long before = System.nanoTime();
+        HttpResponse<String> answer = asks.call();
+        micros.computeIfAbsent(what, none -> new ArrayList<>()).add((System.nanoTime() - before) / 1000);
+        assertThat(answer.statusCode()).as(what).isEqualTo(200);
+        return answer;
+    }
+
+    private static void print(String what, List<Long> micros, List<Long> empty, int kilobytes) {
+        System.out.printf(
+                "page %-50s half within %4d ms, 95 %% within %4d ms, %4.1f times an empty page, %4d kB%n",
+                what,
+                percentile(micros, 50) / 1000,
+                percentile(micros, 95) / 1000,
+                (double) percentile(micros, 95) / percentile(empty, 95),
+                kilobytes);
     }
 
     private void fill() throws IOException {

@@ -1,6 +1,7 @@
 package rosinedpeg.web.buying;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -14,11 +15,13 @@ import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.buying.Budget;
 import rosinedpeg.core.buying.Shortfall;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -28,6 +31,8 @@ import rosinedpeg.web.platform.Role;
 class BudgetController {
 
     private static final int USUAL_WEEKS = 12;
+    /** So many changes are listed at a time of what is done, of what is not, and of what cannot be reckoned. */
+    private static final int MOST_SHOWN = 40;
     /** The sum is not shared out among more. */
     private static final int MOST_MEANT = 2000;
 
@@ -55,7 +60,14 @@ class BudgetController {
                         money,
                         needs.within(form.weeksAhead()),
                         id -> form.called().isBlank() || meant.contains(id)));
-        Page.lay(new BudgetPage(allowed, Needs.WEEKS, form.weeksAhead()), model);
+        Page.lay(
+                new BudgetPage(
+                        allowed,
+                        allowed.map(form::parts).orElse(List.of()),
+                        Needs.WEEKS,
+                        form.weeksAhead(),
+                        form.more()),
+                model);
         return "buying/budget";
     }
 
@@ -63,7 +75,10 @@ class BudgetController {
         Map<UUID, List<Wanted>> byInstrument = new LinkedHashMap<>();
         needed.of().stream()
                 .flatMap(need -> need.met().stream()
-                        .map(met -> new Wanted(met.due(), need.price(), met.how() == Shortfall.How.MISSING)))
+                        .map(met -> new Wanted(
+                                met.due(),
+                                need.price(),
+                                met.how().filter(Shortfall.How.MISSING::equals).isPresent())))
                 .filter(wanted -> meant.test(wanted.due().instrumentId()))
                 .forEach(wanted -> byInstrument
                         .computeIfAbsent(wanted.due().instrumentId(), none -> new ArrayList<>())
@@ -133,6 +148,16 @@ class BudgetController {
         }
     }
 
+    /** What becomes of a change. */
+    enum Outcome {
+        DONE,
+        UNDONE,
+        UNPRICED
+    }
+
+    /** As much as is shown of the changes of which the same becomes. */
+    record Part(Outcome outcome, ListPage<Line> lines) {}
+
     /**
      * What a sum allows.
      *
@@ -144,6 +169,15 @@ class BudgetController {
      * @param budget how good the choice is
      */
     record Allowed(Price sum, Price cost, List<Line> done, List<Line> undone, List<Line> unpriced, Budget budget) {
+
+        /** {@return the changes of which the same is true} */
+        List<Line> of(Outcome outcome) {
+            return switch (outcome) {
+                case DONE -> done;
+                case UNDONE -> undone;
+                case UNPRICED -> unpriced;
+            };
+        }
 
         /** {@return how much of what could be done at best is done; the whole of it when no choice is worth more} */
         public double ofBound() {
@@ -158,14 +192,46 @@ class BudgetController {
      * @param currency in what
      * @param called how the names of the instruments begin that it is for; empty for all
      * @param weeks how far is looked ahead
+     * @param part of which list more is asked for; empty when that is of none
+     * @param from how many of that list come before
      */
-    record BudgetForm(String price, String currency, String called, String weeks) {
+    record BudgetForm(String price, String currency, String called, String weeks, String part, String from) {
         /** What is not sent is as on an empty form. */
         BudgetForm {
             price = Entry.orEmpty(price);
             currency = Entry.orEmpty(currency);
             called = Entry.orEmpty(called);
             weeks = Entry.orEmpty(weeks);
+            part = Entry.orEmpty(part);
+            from = Entry.orEmpty(from);
+        }
+
+        private Optional<Outcome> outcome() {
+            return Arrays.stream(Outcome.values())
+                    .filter(one -> one.name().equals(part))
+                    .findFirst();
+        }
+
+        /** What is listed: of everything the first, or more of one. */
+        private List<Part> parts(Allowed allowed) {
+            return Arrays.stream(Outcome.values())
+                    .filter(outcome -> outcome().isEmpty() || outcome().get() == outcome)
+                    .map(outcome ->
+                            new Part(outcome, ListPage.of(allowed.of(outcome), ListPage.after(from), MOST_SHOWN)))
+                    .filter(one -> !one.lines().shown().isEmpty())
+                    .toList();
+        }
+
+        /** Where more of a list is, but for which list and after how many. */
+        private String more() {
+            return UriComponentsBuilder.fromPath("/buying/budget")
+                    .queryParam("price", "{price}")
+                    .queryParam("currency", "{currency}")
+                    .queryParam("called", "{called}")
+                    .queryParam("weeks", weeksAhead())
+                    .encode()
+                    .buildAndExpand(price, currency, called)
+                    .toUriString();
         }
 
         private int weeksAhead() {
@@ -174,5 +240,6 @@ class BudgetController {
     }
 
     /** What a sum allows, once one was typed. */
-    private record BudgetPage(Optional<Allowed> allowed, List<Integer> choices, int weeks) {}
+    private record BudgetPage(
+            Optional<Allowed> allowed, List<Part> parts, List<Integer> choices, int weeks, String more) {}
 }

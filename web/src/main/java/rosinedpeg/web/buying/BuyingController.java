@@ -2,6 +2,7 @@ package rosinedpeg.web.buying;
 
 import static java.util.Objects.requireNonNull;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -22,8 +23,10 @@ import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
+import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -69,7 +72,7 @@ class BuyingController {
         Page.lay(
                 new BuyingPage(
                         groups,
-                        needed.usual(),
+                        ListPage.of(needed.usual(), 0),
                         purchases.open(),
                         purchases.closed(form.skipped()),
                         purchases.written(),
@@ -78,6 +81,22 @@ class BuyingController {
                         MOST),
                 model);
         return "buying/buying";
+    }
+
+    /** Lists every string that a kind is needed for, or every one that is due of a kind that nobody entered. */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/buying/due")
+    String due(DueForm form, Model model, HttpServletRequest request) {
+        Needs.Needed needed = needs.within(form.weeksAhead());
+        Optional<Needs.Need> need = form.of(needed);
+        if (form.kind() != null && need.isEmpty()) {
+            // Nothing is due of it any more.
+            return "redirect:/buying?weeks=" + form.weeksAhead();
+        }
+        List<Needs.Met> all = need.map(Needs.Need::met).orElse(needed.usual());
+        ListPage<Needs.Met> part = ListPage.of(all, ListPage.after(form.from()));
+        Page.lay(new DuePage(need.map(Needs.Need::kind), part, form.weeksAhead()), model);
+        return Htmx.asks(request) ? "buying/due :: more" : "buying/due";
     }
 
     /** Writes an order to one supplier. */
@@ -147,6 +166,35 @@ class BuyingController {
     }
 
     /**
+     * What a list of strings that are due is asked for.
+     *
+     * @param kind of which kind; null for those of usual kinds
+     * @param weeks how far is looked ahead
+     * @param from how many come before those that are listed
+     */
+    record DueForm(@Nullable UUID kind, String weeks, String from) {
+
+        /** What is not sent is as on an empty form. */
+        DueForm {
+            weeks = Entry.orEmpty(weeks);
+            from = Entry.orEmpty(from);
+        }
+
+        private int weeksAhead() {
+            return Needs.weeks(weeks, USUAL_WEEKS);
+        }
+
+        private Optional<Needs.Need> of(Needs.Needed needed) {
+            return needed.of().stream()
+                    .filter(need -> need.kind().id().equals(kind))
+                    .findFirst();
+        }
+    }
+
+    /** Strings that are due. */
+    private record DuePage(Optional<StringKind> kind, ListPage<Needs.Met> part, int weeks) {}
+
+    /**
      * What is bought from one supplier.
      *
      * @param supplier who; empty where nobody said
@@ -187,7 +235,7 @@ class BuyingController {
     /** What to buy. */
     private record BuyingPage(
             List<Group> groups,
-            List<Needs.Due> usual,
+            ListPage<Needs.Met> usual,
             List<Purchase> open,
             ListPage<Purchase> closed,
             long written,

@@ -32,6 +32,7 @@ import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.rack.Rack;
 
 /** What the coming weeks need, against what lies in the drawer and what is on order. */
@@ -41,6 +42,9 @@ class Needs {
 
     /** How many weeks can be looked ahead. */
     static final List<Integer> WEEKS = List.of(2, 4, 8, 12, 26);
+
+    /** So many of the strings that a kind is needed for stand beside it. */
+    private static final int MOST_BESIDE = 5;
 
     /** More instruments are not looked at: the first due first. */
     private static final int MOST = 2000;
@@ -94,6 +98,14 @@ class Needs {
             double hoursPerWeek) {}
 
     /**
+     * A string that is due, and how it is met.
+     *
+     * @param due the string
+     * @param how how; empty where nobody knows what to buy for it
+     */
+    record Met(Due due, Optional<Shortfall.How> how) {}
+
+    /**
      * What is needed of one kind.
      *
      * @param kind the kind
@@ -117,9 +129,6 @@ class Needs {
             List<WantedInCase> cases,
             Optional<Price> price) {
 
-        /** A string that is due, and how it is met. */
-        record Met(Due due, Shortfall.How how) {}
-
         /** {@return whether any of it is to be bought, or comes too late} */
         boolean wanting() {
             return shortfall.toBuy() > 0
@@ -130,9 +139,14 @@ class Needs {
         public List<Met> met() {
             List<Met> met = new ArrayList<>();
             for (int i = 0; i < due.size(); i++) {
-                met.add(new Met(due.get(i), shortfall.wants().get(i).how()));
+                met.add(new Met(due.get(i), Optional.of(shortfall.wants().get(i).how())));
             }
             return met;
+        }
+
+        /** {@return those of them that stand beside the kind; the others open} */
+        public ListPage<Met> beside() {
+            return ListPage.of(met(), 0, MOST_BESIDE);
         }
     }
 
@@ -142,7 +156,7 @@ class Needs {
      * @param of what is needed of each kind that somebody entered, of which a string is due or too few lie ready
      * @param usual strings that are due and of a usual kind: nobody knows what to buy for them
      */
-    record Needed(List<Need> of, List<Due> usual) {}
+    record Needed(List<Need> of, List<Met> usual) {}
 
     /** {@return how many weeks somebody chose; as many as is usual where nobody chose} */
     static int weeks(String chosen, int usual) {
@@ -222,6 +236,7 @@ class Needs {
                         prices.apply(kind)));
             }
         }
-        return new Needed(needs, usual);
+        return new Needed(
+                needs, usual.stream().map(due -> new Met(due, Optional.empty())).toList());
     }
 }

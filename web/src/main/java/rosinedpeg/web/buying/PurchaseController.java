@@ -157,7 +157,9 @@ class PurchaseController {
         for (Purchase.Line line : purchase.lines()) {
             String typed = form.came().getOrDefault(line.number(), "");
             if (!typed.isBlank()) {
-                OptionalInt many = Entry.count(result, "came[" + line.number() + "]", typed, 0, line.toCome());
+                // Of an order that was changed since it was seen nothing is laid in; that is told, and not a range.
+                int most = form.version() == purchase.version() ? line.toCome() : line.strings();
+                OptionalInt many = Entry.count(result, "came[" + line.number() + "]", typed, 0, most);
                 many.ifPresent(strings -> came.put(line.number(), strings));
             }
         }

@@ -38,8 +38,8 @@ import rosinedpeg.web.platform.WrongRow;
 @Transactional
 class DrawerImport {
 
-    /** So many packets come in a file at most. */
-    private static final int MOST_ROWS = 5000;
+    /** So many packets come in a file at most, in one row or in many. */
+    private static final int MOST_PACKETS = 5000;
 
     private static final int LARGEST_BYTES = 2_000_000;
     /** So many of one kind stand in one row at most. */
@@ -105,7 +105,7 @@ class DrawerImport {
             Stream.of(Column.MAKER, Column.LINE, Column.STRING)
                     .map(Column::heading)
                     .toList(),
-            MOST_ROWS,
+            MOST_PACKETS,
             LARGEST_BYTES);
 
     /**
@@ -138,7 +138,7 @@ class DrawerImport {
     }
 
     private Preview preview(String text) {
-        TextTable table = TextTable.read(text, MOST_ROWS);
+        TextTable table = TextTable.read(text, MOST_PACKETS);
         NamedKinds known = NamedKinds.of(kinds.entered());
         Map<String, Set<UUID>> meant = new HashMap<>();
         LocalDate today = CurrentWorkshop.today(clock);
@@ -174,6 +174,9 @@ class DrawerImport {
                     row.get(Column.CASE_OF),
                     name -> meant.computeIfAbsent(name, one -> instruments.meant(one, CaseOf.TELL_APART)));
             Optional<Price> price = Price.read(errors, row.get(Column.PRICE), row.get(Column.CURRENCY));
+            if (laid.size() + strings.orElse(0) > MOST_PACKETS) {
+                errors.rejectValue("strings", "drawer.import.tooMany", new Object[] {MOST_PACKETS}, null);
+            }
             if (errors.hasErrors()) {
                 wrongs++;
                 if (wrong.size() < MOST_SHOWN) {

@@ -50,8 +50,9 @@ class DrawerStringEntity {
     @Enumerated(EnumType.STRING)
     private @Nullable LeftHow leftHow;
 
+    /** None until it is kept: then nobody has to ask whether it is new. */
     @Version
-    private int version;
+    private @Nullable Integer version;
 
     protected DrawerStringEntity() {}
 
@@ -119,7 +120,7 @@ class DrawerStringEntity {
                 runId,
                 leftAt,
                 leftHow,
-                version);
+                version());
     }
 
     UUID id() {
@@ -131,7 +132,7 @@ class DrawerStringEntity {
     }
 
     int version() {
-        return version;
+        return version == null ? 0 : version;
     }
 
     @Nullable

@@ -1,6 +1,8 @@
 package rosinedpeg.web.drawer;
 
 import java.io.IOException;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -13,7 +15,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -23,6 +27,9 @@ import rosinedpeg.web.platform.TablePage;
 /** Packets from a table: shown first, then laid in. */
 @Controller
 class DrawerTableController {
+
+    /** So many kinds are listed at a time. */
+    private static final int MOST_SHOWN = 40;
 
     private final DrawerImport imports;
     private final SentTable tables;
@@ -54,13 +61,22 @@ class DrawerTableController {
     /** Shows what a file that waits would do. */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/drawer/import/{id}")
-    String preview(@PathVariable UUID id, Model model, RedirectAttributes redirect) {
+    String preview(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String from,
+            Model model,
+            RedirectAttributes redirect) {
         Optional<DrawerImport.Preview> preview = imports.preview(id);
         if (preview.isEmpty()) {
             redirect.addFlashAttribute("notice", "table.gone");
             return "redirect:/drawer";
         }
-        Page.lay(new PreviewPage(id, preview.get()), model);
+        Page.lay(
+                new PreviewPage(
+                        id,
+                        preview.get(),
+                        ListPage.of(List.copyOf(preview.get().kinds().entrySet()), ListPage.after(from), MOST_SHOWN)),
+                model);
         return "drawer/preview";
     }
 
@@ -91,6 +107,7 @@ class DrawerTableController {
      *
      * @param id where it waits
      * @param preview that
+     * @param kinds how many of each kind, as much as is shown of it
      */
-    record PreviewPage(UUID id, DrawerImport.Preview preview) {}
+    record PreviewPage(UUID id, DrawerImport.Preview preview, ListPage<Map.Entry<StringKind, Integer>> kinds) {}
 }

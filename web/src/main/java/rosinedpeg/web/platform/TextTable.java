@@ -123,7 +123,12 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
 
     /** {@return a heading as it is compared: nothing but its letters, small} */
     static String plain(String heading) {
-        return heading.toLowerCase(Locale.ROOT).replaceAll("[^a-z]", "");
+        StringBuilder letters = new StringBuilder();
+        heading.toLowerCase(Locale.ROOT)
+                .chars()
+                .filter(character -> character >= 'a' && character <= 'z')
+                .forEach(character -> letters.append((char) character));
+        return letters.toString();
     }
 
     private boolean has(String heading) {
