@@ -91,17 +91,39 @@ class BuyingTest {
                         .sum());
     }
 
-    /** Too much money for the table: a choice that fits, within a bound that holds. */
+    /** As many as a shelf has, against a table over every sum of money (Bellman, 1957). */
+    @Property(tries = 200)
+    void manyChangesComeToTheBestThereIs(
+            @ForAll @Size(min = 1, max = 60) List<@IntRange(max = 90) Integer> costs,
+            @ForAll @Size(min = 60, max = 60) List<@IntRange(max = 40) Integer> worths,
+            @ForAll @IntRange(max = 2000) int sum) {
+        List<Change> changes = IntStream.range(0, costs.size())
+                .mapToObj(i -> new Change(costs.get(i), worths.get(i) / 3.0))
+                .toList();
+        double[] best = new double[sum + 1];
+        for (Change change : changes) {
+            for (int money = sum; money >= change.costMinor(); money--) {
+                best[money] = Math.max(best[money], best[money - (int) change.costMinor()] + change.worth());
+            }
+        }
+        Budget budget = Budget.of(changes, sum);
+        assertThat(budget.worth()).isCloseTo(best[sum], within(1e-9));
+        assertThat(budget.isBest()).isTrue();
+        assertThat(budget.costMinor()).isLessThanOrEqualTo(sum);
+    }
+
+    /** Every change is worth its price, and no choice comes to an odd sum: a choice that fits, within a bound that holds. */
     @Test
-    void aLargeChoiceSaysHowFarFromTheBestItMayBe() {
+    void tooManyChoicesSayHowFarFromTheBestTheyMayBe() {
         List<Change> changes = new ArrayList<>();
         for (int i = 0; i < 400; i++) {
-            changes.add(Change.of(1200 + i * 37 % 9000, 0.3 + i % 7 * 0.2, 1 + i % 11));
+            long cost = 2 * (10_000 + i * 7919L % 50_000);
+            changes.add(new Change(cost, cost));
         }
-        Budget budget = Budget.of(changes, 1_000_000);
-        assertThat(budget.costMinor()).isLessThanOrEqualTo(1_000_000);
+        Budget budget = Budget.of(changes, 7_000_001);
+        assertThat(budget.costMinor()).isLessThanOrEqualTo(7_000_001);
         assertThat(budget.isBest()).isFalse();
-        assertThat(budget.bound()).isGreaterThan(budget.worth());
+        assertThat(budget.bound()).isEqualTo(7_000_001);
         assertThat(budget.worth()).isGreaterThan(0.98 * budget.bound());
         assertThat(Budget.of(changes, 100_000_000).chosen()).hasSize(400);
     }

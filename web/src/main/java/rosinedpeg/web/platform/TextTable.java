@@ -31,14 +31,29 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
      *
      * @param number which row it is, the headings being the first
      * @param cells what stands in it, as it was typed before it was made harmless; what is missing at its end is empty
-     * @param places where each heading stands
+     * @param columns where the columns stand
      */
-    public record Row(long number, List<String> cells, Map<String, Integer> places) {
+    public record Row(long number, List<String> cells, Columns columns) {
 
         /** {@return what stands in a column; nothing where there is no such column} */
         public String get(TableColumn column) {
-            Integer place = places.get(plain(column.heading()));
-            return place == null ? "" : cells.get(place);
+            int place = columns.place(column);
+            return place < 0 ? "" : cells.get(place);
+        }
+    }
+
+    /** Where the columns of a table stand: looked for by their headings once, and not for each row. */
+    static final class Columns {
+
+        private final Map<String, Integer> headings = new HashMap<>();
+        private final Map<TableColumn, Integer> found = new HashMap<>();
+
+        private void add(String heading, int place) {
+            headings.putIfAbsent(plain(heading), place);
+        }
+
+        private int place(TableColumn column) {
+            return found.computeIfAbsent(column, one -> headings.getOrDefault(plain(one.heading()), -1));
         }
     }
 
@@ -79,13 +94,13 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
      */
     public static TextTable read(String text, int mostRows) {
         List<String> headings = new ArrayList<>();
-        Map<String, Integer> places = new HashMap<>();
+        Columns columns = new Columns();
         List<Row> rows = new ArrayList<>();
         try (CSVParser parser = CSVParser.parse(new StringReader(text), format(text))) {
             for (CSVRecord record : parser) {
                 if (headings.isEmpty()) {
                     record.forEach(cell -> {
-                        places.putIfAbsent(plain(cell), headings.size());
+                        columns.add(cell, headings.size());
                         headings.add(cell.strip());
                     });
                 } else {
@@ -93,7 +108,7 @@ public record TextTable(List<String> headings, List<Row> rows, boolean whole) {
                     for (int i = 0; i < headings.size(); i++) {
                         cells.add(i < record.size() ? Cells.asTyped(record.get(i)) : "");
                     }
-                    rows.add(new Row(record.getRecordNumber(), cells, places));
+                    rows.add(new Row(record.getRecordNumber(), cells, columns));
                     if (rows.size() > mostRows) {
                         break;
                     }
