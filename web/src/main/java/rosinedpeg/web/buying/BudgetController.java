@@ -119,27 +119,26 @@ class BudgetController {
      * A change as it is listed.
      *
      * @param strings what is due on the instrument
+     * @param worn how far they are used up, added up
      * @param cost what has to be bought for it costs, if that is known
      */
-    record Line(List<Wanted> strings, Optional<Price> cost) {
+    record Line(List<Wanted> strings, double worn, Optional<Price> cost) {
 
         private static Line of(List<Wanted> strings, String currency) {
+            double worn =
+                    strings.stream().mapToDouble(wanted -> wanted.due().worn()).sum();
             long minor = 0;
             for (Wanted wanted : strings) {
                 if (wanted.missing()) {
                     Optional<Price> price =
                             wanted.price().filter(one -> one.currency().equals(currency));
                     if (price.isEmpty()) {
-                        return new Line(strings, Optional.empty());
+                        return new Line(strings, worn, Optional.empty());
                     }
                     minor += price.get().minor();
                 }
             }
-            return new Line(strings, Optional.of(Price.ofMinor(minor, currency)));
-        }
-
-        private double worn() {
-            return strings.stream().mapToDouble(wanted -> wanted.due().worn()).sum();
+            return new Line(strings, worn, Optional.of(Price.ofMinor(minor, currency)));
         }
 
         /** {@return what is told of the instrument itself} */

@@ -108,6 +108,14 @@ class DrawerImport {
             MOST_PACKETS,
             LARGEST_BYTES);
 
+    /** How many would be laid in of a kind. */
+    record OfKind(StringKind kind, int packets) {
+
+        private OfKind and(OfKind more) {
+            return new OfKind(kind, packets + more.packets);
+        }
+    }
+
     /**
      * What a file would do.
      *
@@ -119,12 +127,7 @@ class DrawerImport {
      * @param unread headings of columns that nothing is known of
      */
     record Preview(
-            List<Laid> laid,
-            Map<StringKind, Integer> kinds,
-            int old,
-            List<WrongRow> wrong,
-            int wrongs,
-            List<String> unread) {
+            List<Laid> laid, List<OfKind> kinds, int old, List<WrongRow> wrong, int wrongs, List<String> unread) {
 
         /** {@return how many would be laid in} */
         public int packets() {
@@ -143,7 +146,7 @@ class DrawerImport {
         Map<String, Set<UUID>> meant = new HashMap<>();
         LocalDate today = CurrentWorkshop.today(clock);
         List<Laid> laid = new ArrayList<>();
-        Map<StringKind, Integer> many = new LinkedHashMap<>();
+        Map<UUID, OfKind> many = new LinkedHashMap<>();
         List<WrongRow> wrong = new ArrayList<>();
         int old = 0;
         int wrongs = 0;
@@ -195,9 +198,10 @@ class DrawerImport {
                             caseOf.orElse(null),
                             bought.orElse(null),
                             price.orElse(null))));
-            many.merge(kind.orElseThrow(), strings.orElseThrow(), Integer::sum);
+            many.merge(kind.orElseThrow().id(), new OfKind(kind.orElseThrow(), strings.orElseThrow()), OfKind::and);
         }
-        return new Preview(laid, many, old, wrong, wrongs, table.unread(List.of(Column.values())));
+        return new Preview(
+                laid, List.copyOf(many.values()), old, wrong, wrongs, table.unread(List.of(Column.values())));
     }
 
     /**

@@ -1,8 +1,6 @@
 package rosinedpeg.web.drawer;
 
 import java.io.IOException;
-import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -15,7 +13,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
@@ -73,9 +70,7 @@ class DrawerTableController {
         }
         Page.lay(
                 new PreviewPage(
-                        id,
-                        preview.get(),
-                        ListPage.of(List.copyOf(preview.get().kinds().entrySet()), ListPage.after(from), MOST_SHOWN)),
+                        id, preview.get(), ListPage.of(preview.get().kinds(), ListPage.after(from), MOST_SHOWN)),
                 model);
         return "drawer/preview";
     }
@@ -109,5 +104,5 @@ class DrawerTableController {
      * @param preview that
      * @param kinds how many of each kind, as much as is shown of it
      */
-    record PreviewPage(UUID id, DrawerImport.Preview preview, ListPage<Map.Entry<StringKind, Integer>> kinds) {}
+    record PreviewPage(UUID id, DrawerImport.Preview preview, ListPage<DrawerImport.OfKind> kinds) {}
 }

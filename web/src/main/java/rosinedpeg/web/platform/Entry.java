@@ -47,22 +47,24 @@ public final class Entry {
      * @return the number; empty when it was refused
      */
     public static OptionalDouble number(Errors errors, String field, String text, Range range) {
-        String low = bound(range.low(), range.unit());
-        String high = bound(range.high(), range.unit());
         String trimmed = text == null ? "" : text.strip().replace(',', '.').replace('−', '-');
         double value;
         try {
             value = Double.parseDouble(trimmed);
         } catch (NumberFormatException notANumber) {
             String code = trimmed.isEmpty() ? "entry.number.missing" : "entry.number.text";
-            errors.rejectValue(field, code, new Object[] {low, high, symbol(range.unit())}, null);
+            errors.rejectValue(field, code, allowed(range), null);
             return OptionalDouble.empty();
         }
         if (trimmed.matches(".*[a-zA-Z].*") || !range.contains(value)) {
-            errors.rejectValue(field, "entry.number.range", new Object[] {low, high, symbol(range.unit())}, null);
+            errors.rejectValue(field, "entry.number.range", allowed(range), null);
             return OptionalDouble.empty();
         }
         return OptionalDouble.of(value);
+    }
+
+    private static Object[] allowed(Range range) {
+        return new Object[] {bound(range.low(), range.unit()), bound(range.high(), range.unit()), symbol(range.unit())};
     }
 
     /**
