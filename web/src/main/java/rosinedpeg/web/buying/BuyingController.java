@@ -72,6 +72,7 @@ class BuyingController {
         Page.lay(
                 new BuyingPage(
                         groups,
+                        needed.of().stream().anyMatch(need -> !need.due().isEmpty()),
                         ListPage.of(needed.usual(), 0),
                         purchases.open(),
                         purchases.closed(form.skipped()),
@@ -235,6 +236,7 @@ class BuyingController {
     /** What to buy. */
     private record BuyingPage(
             List<Group> groups,
+            boolean dueAtAll,
             ListPage<Needs.Met> usual,
             List<Purchase> open,
             ListPage<Purchase> closed,

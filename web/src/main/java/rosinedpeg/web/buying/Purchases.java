@@ -13,6 +13,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.buying.Coming;
 import rosinedpeg.web.drawer.Drawer;
@@ -74,6 +75,7 @@ public class Purchases {
      *
      * @throws NotFoundException when this workshop has none with that id
      */
+    @Transactional(readOnly = true, isolation = Isolation.REPEATABLE_READ)
     Purchase get(UUID id) {
         return views(List.of(entity(id))).get(0);
     }
