@@ -30,7 +30,7 @@ final class Figures implements Known {
                     : Collections.singletonList(null);
             for (@Nullable Position position : positions) {
                 if (quantity.isOn(this, ofString(position))) {
-                    Measurable measurable = new Measurable(quantity, position);
+                    Measurable measurable = Measurable.of(quantity, position);
                     Figure figure = measured.get(measurable);
                     figures.put(
                             measurable,

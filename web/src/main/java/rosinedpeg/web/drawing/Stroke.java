@@ -1,7 +1,5 @@
 package rosinedpeg.web.drawing;
 
-import java.math.BigDecimal;
-
 /**
  * A line of a drawing.
  *
@@ -13,9 +11,13 @@ public record Stroke(String path, double width, String state) {
 
     /** {@return a number with at most two decimals; a page has thousands of them} */
     static String number(double value) {
-        return BigDecimal.valueOf(Math.round(value * 100), 2)
-                .stripTrailingZeros()
-                .toPlainString();
+        long hundredths = Math.round(value * 100);
+        long beyond = Math.abs(hundredths % 100);
+        if (beyond == 0) {
+            return Long.toString(hundredths / 100);
+        }
+        String whole = (hundredths < 0 ? "-" : "") + Math.abs(hundredths / 100);
+        return whole + (beyond < 10 ? ".0" : ".") + (beyond % 10 == 0 ? beyond / 10 : beyond);
     }
 
     static String move(double x, double y) {

@@ -67,7 +67,7 @@ class MeasurementEntity {
     }
 
     Measurable measurable() {
-        return new Measurable(quantity, position);
+        return Measurable.of(quantity, position);
     }
 
     double value() {

@@ -8,7 +8,6 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -156,10 +155,12 @@ public class Settlings {
 
     /** Some strings by their ids, as far as an instrument has them on now and somebody knows since when. */
     private Map<UUID, SettlingString> get(Collection<UUID> fittedIds) {
-        Map<UUID, Standing> standings = instruments.withStrings(fittedIds);
-        List<SettlingString> on = strings(Set.copyOf(standings.values())).stream()
-                .filter(string -> standings.containsKey(string.fittedId()))
-                .toList();
+        List<SettlingString> on = new ArrayList<>();
+        instruments
+                .withStrings(fittedIds)
+                .forEach((fittedId, standing) -> standing.strings().stream()
+                        .filter(string -> string.fittedId().equals(fittedId))
+                        .forEach(string -> unread(standing, string).ifPresent(on::add)));
         return withReadings(on).stream().collect(Collectors.toMap(SettlingString::fittedId, Function.identity()));
     }
 
@@ -179,16 +180,21 @@ public class Settlings {
         List<SettlingString> strings = new ArrayList<>();
         for (Standing instrument : instruments) {
             for (StringOn string : instrument.strings()) {
-                string.fittedAt()
-                        .ifPresent(at -> strings.add(new SettlingString(
-                                instrument,
-                                string,
-                                at,
-                                SettlingFit.of(string.kind().spec().core(), List.of()),
-                                List.of())));
+                unread(instrument, string).ifPresent(strings::add);
             }
         }
         return strings;
+    }
+
+    /** {@return a string as if it had never been read; empty where nobody knows since when it is on} */
+    private static Optional<SettlingString> unread(Standing instrument, StringOn string) {
+        return string.fittedAt()
+                .map(at -> new SettlingString(
+                        instrument,
+                        string,
+                        at,
+                        SettlingFit.of(string.kind().spec().core(), List.of()),
+                        List.of()));
     }
 
     private List<SettlingString> withReadings(List<SettlingString> strings) {
