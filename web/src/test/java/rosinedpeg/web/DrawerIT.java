@@ -307,6 +307,7 @@ class DrawerIT extends InRequests {
                     .hasStatus(302);
         }
         assertThat(page(keeper, itsCase)).contains("none in the drawer").doesNotContain("Put one in");
+        assertThat(page(keeper, "/kit")).contains(itsCase, "one string", "one missing");
         assertThat(page(keeper, "/buying")).contains("One is to lie in the case of Pit", "3 missing");
         assertThat(post(keeper, itsCase + "/put", "kind", second.toString())).hasStatus(302);
         lay(second, 2);
@@ -320,6 +321,7 @@ class DrawerIT extends InRequests {
         assertThat(post(keeper, "/instruments/" + other + "/case/put", "kind", second.toString()))
                 .hasStatus(302);
         assertThat(page(keeper, itsCase)).doesNotContain("Put one in").contains("state good");
+        assertThat(page(keeper, "/kit")).contains("all there");
         lay(second, 1);
 
         UUID stage = start(violin, Map.of(Position.II, second), RepairPlanner::emergency);

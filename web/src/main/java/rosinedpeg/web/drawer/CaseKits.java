@@ -1,8 +1,11 @@
 package rosinedpeg.web.drawer;
 
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.toList;
 import static java.util.stream.Collectors.toMap;
 
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,6 +38,45 @@ public class CaseKits {
     /** {@return what is to lie in the cases of the rack, of strings of which it is known what is on} */
     public List<WantedInCase> wanted() {
         return kits.wanted();
+    }
+
+    /**
+     * A case in which something is to lie.
+     *
+     * @param instrumentId of which instrument
+     * @param instrument what that is called
+     * @param wanted how many strings are to lie in it
+     * @param missing how many of them do not
+     */
+    public record Stocked(UUID instrumentId, String instrument, int wanted, int missing) {
+
+        private static Stocked of(List<WantedInCase> ofOne, Map<Position, Long> lying) {
+            return new Stocked(
+                    ofOne.get(0).instrumentId(),
+                    ofOne.get(0).instrument(),
+                    ofOne.stream().mapToInt(WantedInCase::strings).sum(),
+                    ofOne.stream()
+                            .mapToInt(one -> Math.max(
+                                    0,
+                                    one.strings()
+                                            - lying.getOrDefault(one.position(), 0L)
+                                                    .intValue()))
+                            .sum());
+        }
+    }
+
+    /** {@return the cases of the rack in which anything is to lie, by the names of their instruments} */
+    public List<Stocked> stocked() {
+        Map<UUID, Map<Position, Long>> lying = strings.inCases().stream()
+                .collect(groupingBy(
+                        DrawerStringRepository.InCase::instrumentId,
+                        toMap(DrawerStringRepository.InCase::position, DrawerStringRepository.InCase::strings)));
+        return wanted().stream()
+                .collect(groupingBy(WantedInCase::instrumentId, LinkedHashMap::new, toList()))
+                .values()
+                .stream()
+                .map(ofOne -> Stocked.of(ofOne, lying.getOrDefault(ofOne.get(0).instrumentId(), Map.of())))
+                .toList();
     }
 
     /** {@return how many for each place are to lie in the case of an instrument; a place of which none is, is missing} */

@@ -56,6 +56,16 @@ interface DrawerStringRepository extends JpaRepository<DrawerStringEntity, UUID>
             + " and kind.position = :position")
     long countInCase(UUID instrumentId, Position position);
 
+    /** So many strings for one place lie in the case of an instrument. */
+    record InCase(UUID instrumentId, Position position, long strings) {}
+
+    /** How many strings for each place lie in each case. */
+    @Query("select new rosinedpeg.web.drawer.DrawerStringRepository$InCase(string.caseOf, kind.position, count(string))"
+            + " from DrawerStringEntity string, StringKindEntity kind where string.leftAt is null"
+            + " and string.runId is null and string.caseOf is not null and kind.id = string.kindId"
+            + " group by string.caseOf, kind.position")
+    List<InCase> inCases();
+
     /** Those that lie there, of every kind, and came since; the oldest first. */
     @Query("select string from DrawerStringEntity string where string.leftAt is null and string.runId is null"
             + " and string.enteredAt >= :since order by string.enteredAt, string.press, string.pressNumber")

@@ -10,7 +10,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.plan.Material;
+import rosinedpeg.web.drawer.CaseKits;
 import rosinedpeg.web.drawing.Tool;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -24,15 +26,22 @@ class KitController {
             EnumSet.of(Material.NEW_STRING, Material.STRING_PACKET, Material.TAILPIECE);
 
     private final Habits habits;
+    private final CaseKits cases;
 
-    KitController(Habits habits) {
+    KitController(Habits habits, CaseKits cases) {
         this.habits = habits;
+        this.cases = cases;
     }
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/kit")
-    String kit(Model model) {
-        Page.lay(new KitPage(habits.kit(), Tool.laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE)))), model);
+    String kit(@RequestParam(defaultValue = "") String from, Model model) {
+        Page.lay(
+                new KitPage(
+                        habits.kit(),
+                        Tool.laidOut(EnumSet.complementOf(EnumSet.copyOf(OF_THE_CHANGE))),
+                        ListPage.of(cases.stocked(), ListPage.after(from))),
+                model);
         return "plan/kit";
     }
 
@@ -49,6 +58,7 @@ class KitController {
      *
      * @param kit what is in it
      * @param laidOut how everything that can be lies on the cloth
+     * @param cases the cases in which strings are to lie
      */
-    record KitPage(Set<Material> kit, Map<Material, Tool> laidOut) {}
+    record KitPage(Set<Material> kit, Map<Material, Tool> laidOut, ListPage<CaseKits.Stocked> cases) {}
 }
