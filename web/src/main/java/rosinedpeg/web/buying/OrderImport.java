@@ -105,15 +105,7 @@ class OrderImport {
         List<WrongRow> wrong = new ArrayList<>();
         for (TextTable.Row row : table.rows()) {
             Errors errors = new MapBindingResult(new LinkedHashMap<>(), "row");
-            Optional<StringKind> kind = known.find(
-                    errors,
-                    new NamedKinds.Named(
-                            row.get(Column.MAKER),
-                            row.get(Column.LINE),
-                            row.get(Column.STRING),
-                            row.get(Column.FAMILY),
-                            row.get(Column.SIZE),
-                            row.get(Column.END)));
+            Optional<StringKind> kind = known.find(errors, row);
             int already = kind.flatMap(of -> Optional.ofNullable(lines.get(of.id())))
                     .map(line -> line.ordered().strings())
                     .orElse(0);

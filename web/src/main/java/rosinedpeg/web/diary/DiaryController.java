@@ -73,7 +73,7 @@ class DiaryController {
                         !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
                         occasions.toCome().isEmpty(),
                         shown.more(),
-                        Weeks.MOST,
+                        Weeks.MOST_SHOWN,
                         Weeks.FEW),
                 model);
         return "diary/weeks";

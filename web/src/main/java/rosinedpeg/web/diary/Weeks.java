@@ -50,8 +50,10 @@ class Weeks {
 
     /** So many weeks are shown at a time. */
     static final int SHOWN = 4;
-    /** Of every sort of work at most so much is told. */
-    static final int MOST = 60;
+    /** Of every sort of work at most so much is told, for a day or a calendar. */
+    private static final int MOST = 60;
+    /** Of every sort of work at most so much is told where several weeks are shown. */
+    static final int MOST_SHOWN = 30;
     /** So much of every sort is told for one day where several weeks are shown; the day's own sheet tells the rest. */
     static final int FEW = 5;
 
@@ -100,13 +102,13 @@ class Weeks {
         LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         LocalDate end = monday.plusDays((long) SHOWN * DAYS);
         List<Occasion> dates = occasions.between(start(monday, zone), start(end, zone));
-        List<SettlingString> young = settlings.young(MOST + 1);
-        Follows follows = follows(start(end, zone), young, zone);
+        List<SettlingString> young = settlings.young(MOST_SHOWN + 1);
+        Follows follows = follows(start(end, zone), young, MOST_SHOWN, zone);
+        Map<LocalDate, List<Told>> told = follows.told().stream().collect(groupingBy(one -> one.day(zone)));
         List<Loss> losses = young.stream().map(Loss::of).toList();
         return new Shown(
                 IntStream.range(0, SHOWN)
-                        .mapToObj(
-                                week -> week(monday.plusDays((long) week * DAYS), dates, follows.told(), losses, zone))
+                        .mapToObj(week -> week(monday.plusDays((long) week * DAYS), dates, told, losses, zone))
                         .toList(),
                 names(dates),
                 follows.more());
@@ -132,10 +134,14 @@ class Weeks {
     /** {@return a single day} */
     Day day(LocalDate day, ZoneId zone) {
         Instant end = start(day.plusDays(1), zone);
-        return day(day, occasions.between(start(day, zone), end), told(end, zone), zone);
+        List<Told> told = told(end, zone).stream()
+                .filter(one -> one.day(zone).equals(day))
+                .toList();
+        return day(day, occasions.between(start(day, zone), end), told, zone);
     }
 
-    private Week week(LocalDate monday, List<Occasion> dates, List<Told> told, List<Loss> losses, ZoneId zone) {
+    private Week week(
+            LocalDate monday, List<Occasion> dates, Map<LocalDate, List<Told>> told, List<Loss> losses, ZoneId zone) {
         List<LocalDate> days =
                 IntStream.range(0, DAYS).mapToObj(monday::plusDays).toList();
         LocalDate today = today(zone);
@@ -149,7 +155,7 @@ class Weeks {
                                 && one.what().endsAt().isAfter(start(monday, zone)))
                         .toList(),
                 days.stream()
-                        .map(day -> day(day, dates, told, zone))
+                        .map(day -> day(day, dates, told.getOrDefault(day, List.of()), zone))
                         .filter(day -> !day.isEmpty() || day.day().equals(today))
                         .toList(),
                 WeekDrawing.of(
@@ -161,8 +167,9 @@ class Weeks {
                                 .filter(one -> !one.kind().takesDays() && within(one.beginsAt(), monday, zone))
                                 .map(one -> new WeekDrawing.Played(one.kind(), one.beginsAt()))
                                 .toList(),
-                        told.stream()
-                                .filter(one -> one.isChange() && within(one.at(), monday, zone))
+                        days.stream()
+                                .flatMap(day -> told.getOrDefault(day, List.of()).stream())
+                                .filter(Told::isChange)
                                 .map(Told::at)
                                 .toList(),
                         moment -> losses.stream()
@@ -202,9 +209,7 @@ class Weeks {
     private static Day day(LocalDate day, List<Occasion> dates, List<Told> told, ZoneId zone) {
         Map<Told.Kind, List<Told>> ofDay = new LinkedHashMap<>();
         for (Told.Kind kind : Told.Kind.values()) {
-            List<Told> ofKind = told.stream()
-                    .filter(one -> one.kind() == kind && one.day(zone).equals(day))
-                    .toList();
+            List<Told> ofKind = told.stream().filter(one -> one.kind() == kind).toList();
             if (!ofKind.isEmpty()) {
                 ofDay.put(kind, ofKind);
             }
@@ -220,20 +225,20 @@ class Weeks {
 
     /** {@return all that follows between now and then, the earliest first} */
     List<Told> told(Instant until, ZoneId zone) {
-        return follows(until, settlings.young(MOST), zone).told();
+        return follows(until, settlings.young(MOST), MOST, zone).told();
     }
 
-    private Follows follows(Instant until, List<SettlingString> young, ZoneId zone) {
+    private Follows follows(Instant until, List<SettlingString> young, int most, ZoneId zone) {
         Instant now = clock.instant();
         if (!until.isAfter(now)) {
             return new Follows(List.of(), false);
         }
         // What is due a little later may have to be changed before, since nothing holds at once.
-        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST + 1);
-        Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST + 1);
-        boolean more = due.size() > MOST
-                || young.size() > MOST
-                || owed.values().stream().mapToInt(List::size).sum() > MOST;
+        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), most + 1);
+        Map<UUID, List<OwedWork>> owed = aftercare.owed(most + 1);
+        boolean more = due.size() > most
+                || young.size() > most
+                || owed.values().stream().mapToInt(List::size).sum() > most;
         List<Told> told = Stream.of(
                         changes(due, zone, now), holding(young, zone, now), bridges(young, zone, now), owed(owed, now))
                 .flatMap(Collection::stream)

@@ -156,15 +156,7 @@ class DrawerImport {
                 continue;
             }
             Errors errors = new MapBindingResult(new LinkedHashMap<>(), "row");
-            Optional<StringKind> kind = known.find(
-                    errors,
-                    new NamedKinds.Named(
-                            row.get(Column.MAKER),
-                            row.get(Column.LINE),
-                            row.get(Column.STRING),
-                            row.get(Column.FAMILY),
-                            row.get(Column.SIZE),
-                            row.get(Column.END)));
+            Optional<StringKind> kind = known.find(errors, row);
             OptionalInt strings = row.get(Column.STRINGS).isBlank()
                     ? OptionalInt.of(1)
                     : Entry.count(errors, "strings", row.get(Column.STRINGS), 1, MOST_STRINGS);

@@ -6,6 +6,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.validation.Errors;
+import rosinedpeg.web.platform.TableColumn;
+import rosinedpeg.web.platform.TextTable;
 
 /** Finds the kind of string that a row of a table means by its names. */
 public final class NamedKinds {
@@ -16,17 +18,20 @@ public final class NamedKinds {
         this.known = known;
     }
 
-    /**
-     * How a row names a kind.
-     *
-     * @param maker who makes it
-     * @param line what the maker calls it
-     * @param string which string, as II
-     * @param family the family of instruments; empty where the rest is enough
-     * @param size the size, as 4/4; empty where the rest is enough
-     * @param end its end; empty where the rest is enough
-     */
-    public record Named(String maker, String line, String string, String family, String size, String end) {}
+    /** A column by which a row names its kind; the later three may be empty where the others are enough. */
+    private enum Column implements TableColumn {
+        MAKER,
+        LINE,
+        STRING,
+        FAMILY,
+        SIZE,
+        END;
+
+        @Override
+        public String heading() {
+            return name();
+        }
+    }
 
     /** {@return what finds kinds among some} */
     public static NamedKinds of(List<StringKind> kinds) {
@@ -39,18 +44,24 @@ public final class NamedKinds {
         return String.join("\n", maker.strip(), line.strip(), position.strip()).toLowerCase(Locale.ROOT);
     }
 
-    /** {@return the one kind that is meant; empty where it is none or several, which is noted at the field {@code kind}} */
-    public Optional<StringKind> find(Errors errors, Named named) {
-        String family = named.family().strip().toUpperCase(Locale.ROOT);
-        String size = named.size().strip();
-        String end = named.end().strip().toUpperCase(Locale.ROOT);
-        List<StringKind> meant =
-                known.getOrDefault(key(named.maker(), named.line(), named.string()), List.of()).stream()
-                        .filter(kind -> family.isEmpty() || kind.family().name().equals(family))
-                        .filter(kind -> size.isEmpty() || kind.madeFor().code().equals(size))
-                        .filter(kind ->
-                                end.isEmpty() || kind.spec().end().name().equals(end))
-                        .toList();
+    /**
+     * Finds the kind that a row names.
+     *
+     * @param errors where it is noted, at the field {@code kind}, that it is none or several
+     * @param row the row, with the columns maker, line, string, family, size and end
+     * @return the one kind that is meant; empty where it is none or several
+     */
+    public Optional<StringKind> find(Errors errors, TextTable.Row row) {
+        String family = row.get(Column.FAMILY).strip().toUpperCase(Locale.ROOT);
+        String size = row.get(Column.SIZE).strip();
+        String end = row.get(Column.END).strip().toUpperCase(Locale.ROOT);
+        List<StringKind> meant = known
+                .getOrDefault(key(row.get(Column.MAKER), row.get(Column.LINE), row.get(Column.STRING)), List.of())
+                .stream()
+                .filter(kind -> family.isEmpty() || kind.family().name().equals(family))
+                .filter(kind -> size.isEmpty() || kind.madeFor().code().equals(size))
+                .filter(kind -> end.isEmpty() || kind.spec().end().name().equals(end))
+                .toList();
         if (meant.size() == 1) {
             return Optional.of(meant.get(0));
         }
