@@ -73,7 +73,7 @@ class DiaryController {
                         !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
                         occasions.toCome().isEmpty(),
                         shown.more(),
-                        Weeks.MOST_SHOWN,
+                        Weeks.MOST,
                         Weeks.FEW),
                 model);
         return "diary/weeks";

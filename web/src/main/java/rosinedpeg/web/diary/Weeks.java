@@ -50,10 +50,8 @@ class Weeks {
 
     /** So many weeks are shown at a time. */
     static final int SHOWN = 4;
-    /** Of every sort of work at most so much is told, for a day or a calendar. */
-    private static final int MOST = 60;
-    /** Of every sort of work at most so much is told where several weeks are shown. */
-    static final int MOST_SHOWN = 30;
+    /** Of every sort of work at most so much is told. */
+    static final int MOST = 60;
     /** So much of every sort is told for one day where several weeks are shown; the day's own sheet tells the rest. */
     static final int FEW = 5;
 
@@ -102,8 +100,8 @@ class Weeks {
         LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         LocalDate end = monday.plusDays((long) SHOWN * DAYS);
         List<Occasion> dates = occasions.between(start(monday, zone), start(end, zone));
-        List<SettlingString> young = settlings.young(MOST_SHOWN + 1);
-        Follows follows = follows(start(end, zone), young, MOST_SHOWN, zone);
+        List<SettlingString> young = settlings.young(MOST + 1);
+        Follows follows = follows(start(end, zone), young, zone);
         Map<LocalDate, List<Told>> told = follows.told().stream().collect(groupingBy(one -> one.day(zone)));
         List<Loss> losses = young.stream().map(Loss::of).toList();
         return new Shown(
@@ -225,20 +223,20 @@ class Weeks {
 
     /** {@return all that follows between now and then, the earliest first} */
     List<Told> told(Instant until, ZoneId zone) {
-        return follows(until, settlings.young(MOST), MOST, zone).told();
+        return follows(until, settlings.young(MOST), zone).told();
     }
 
-    private Follows follows(Instant until, List<SettlingString> young, int most, ZoneId zone) {
+    private Follows follows(Instant until, List<SettlingString> young, ZoneId zone) {
         Instant now = clock.instant();
         if (!until.isAfter(now)) {
             return new Follows(List.of(), false);
         }
         // What is due a little later may have to be changed before, since nothing holds at once.
-        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), most + 1);
-        Map<UUID, List<OwedWork>> owed = aftercare.owed(most + 1);
-        boolean more = due.size() > most
-                || young.size() > most
-                || owed.values().stream().mapToInt(List::size).sum() > most;
+        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST + 1);
+        Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST + 1);
+        boolean more = due.size() > MOST
+                || young.size() > MOST
+                || owed.values().stream().mapToInt(List::size).sum() > MOST;
         List<Told> told = Stream.of(
                         changes(due, zone, now), holding(young, zone, now), bridges(young, zone, now), owed(owed, now))
                 .flatMap(Collection::stream)
