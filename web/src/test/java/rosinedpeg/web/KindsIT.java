@@ -7,9 +7,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -238,6 +242,33 @@ class KindsIT extends InRequests {
         assertThat(page(keeper, "/strings")).contains(note, "54.5 N", "0.68 mm", "21.50 EUR");
         assertThat(page(keeper, waiting(file))).contains("0 new, 1 there already");
         assertThat(kinds()).isEqualTo(1);
+    }
+
+    /** More than a page holds: over its parts every kind once, and all of them out as they came in. */
+    @Test
+    void manyKindsAreListedInPartsAndSavedWhole() throws Exception {
+        StringBuilder table = new StringBuilder("maker,line,family,string,core\n");
+        Set<String> labels = new TreeSet<>();
+        for (int i = 10; i < 55; i++) {
+            table.append("Harrow,Tarn ").append(i).append(",violin,II,synthetic\n");
+            labels.add("Harrow Tarn " + i);
+        }
+        assertThat(post(keeper, waiting(table.toString().getBytes(UTF_8)))).hasRedirectedUrl("/strings");
+        List<String> listed = new ArrayList<>(labelled(page(keeper, "/strings")));
+        assertThat(listed).hasSize(40);
+        listed.addAll(labelled(page(keeper, "/strings?from=40")));
+        assertThat(listed).hasSize(45).containsExactlyInAnyOrderElementsOf(labels);
+        String saved = page(keeper, "/strings/table.csv");
+        assertThat(saved.lines()).hasSize(46);
+        assertThat(page(keeper, waiting(saved.getBytes(UTF_8)))).contains("0 new, 45 there already");
+    }
+
+    private static List<String> labelled(String page) {
+        return Pattern.compile("<span>(Harrow Tarn \\d\\d)</span>")
+                .matcher(page)
+                .results()
+                .map(found -> found.group(1))
+                .toList();
     }
 
     @Test

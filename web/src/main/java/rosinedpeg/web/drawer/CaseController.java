@@ -1,5 +1,7 @@
 package rosinedpeg.web.drawer;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -59,14 +61,12 @@ class CaseController {
     private String lay(UUID id, Model model) {
         Instrument instrument = instruments.get(id);
         Map<Position, Integer> wanted = kits.wanted(id);
-        Map<UUID, StringKind> known = kinds.all();
         List<InDrawer> lying = kits.lying(id);
+        Map<UUID, StringKind> known =
+                kinds.some(lying.stream().map(InDrawer::kindId).collect(Collectors.toSet()));
         Map<Position, List<InDrawer>> byPlace = lying.stream()
-                .filter(string -> known.containsKey(string.kindId()))
-                .collect(Collectors.groupingBy(string -> Optional.ofNullable(known.get(string.kindId()))
-                        .orElseThrow()
-                        .spec()
-                        .position()));
+                .collect(Collectors.groupingBy(string ->
+                        requireNonNull(known.get(string.kindId())).spec().position()));
         Map<UUID, Integer> inDrawer = drawer.heaps().stream()
                 .filter(heap -> !heap.old() && !heap.inCases())
                 .collect(Collectors.toMap(Heap::kindId, heap -> (int) heap.count(), Integer::sum));
@@ -173,7 +173,7 @@ class CaseController {
      *
      * @param instrument the instrument
      * @param compartments what is for each place
-     * @param known every kind, by its id
+     * @param known the kinds of what lies there, by their ids
      * @param most so many of one lie in it at most
      */
     private record CasePage(

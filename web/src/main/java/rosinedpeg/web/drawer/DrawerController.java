@@ -143,8 +143,7 @@ class DrawerController {
     }
 
     private StringKind kind(UUID id) {
-        return Optional.ofNullable(kinds.all().get(id))
-                .orElseThrow(() -> new NotFoundException("kind of string " + id));
+        return kinds.find(id).orElseThrow(() -> new NotFoundException("kind of string " + id));
     }
 
     /** Says how many of a kind are to lie ready. */

@@ -72,12 +72,6 @@ public class Settlings {
                 .toList();
     }
 
-    /** {@return when each string of those instruments of which anybody knows since when it is on holds for a concert, or held first; one query} */
-    public Map<UUID, Instant> steadyAt(Collection<Standing> instruments) {
-        return withReadings(strings(instruments)).stream()
-                .collect(Collectors.toMap(SettlingString::fittedId, string -> string.steadyAt(Steadiness.CONCERT)));
-    }
-
     /**
      * The strings that do not yet hold for a concert, or the part of them that fits on a page, newest first.
      *
@@ -153,8 +147,8 @@ public class Settlings {
                 .orElseThrow(() -> new NotFoundException("settling string " + fittedId));
     }
 
-    /** Some strings by their ids, as far as an instrument has them on now and somebody knows since when. */
-    private Map<UUID, SettlingString> get(Collection<UUID> fittedIds) {
+    /** {@return some strings by their ids, as far as an instrument has them on now and somebody knows since when; settled ones too} */
+    public Map<UUID, SettlingString> get(Collection<UUID> fittedIds) {
         List<SettlingString> on = new ArrayList<>();
         instruments
                 .withStrings(fittedIds)

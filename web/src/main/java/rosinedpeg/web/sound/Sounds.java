@@ -14,12 +14,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.sound.Said;
 import rosinedpeg.core.sound.SoundAsked;
 import rosinedpeg.core.sound.SoundPlaces;
@@ -28,13 +28,12 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.instrument.Played;
-import rosinedpeg.web.instrument.Standing;
-import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
 
 /** What players say of how strings sound, and of which they are asked. */
@@ -96,34 +95,24 @@ public class Sounds {
     }
 
     private List<Asked> askedOn(List<UUID> fittedIds, Instant now) {
-        Map<UUID, Standing> standings = instruments.withStrings(fittedIds);
-        Map<UUID, Instant> steadyAt = settlings.steadyAt(Set.copyOf(standings.values()));
+        Map<UUID, SettlingString> strings = settlings.get(fittedIds);
         List<Asked> asked = new ArrayList<>();
         for (UUID fittedId : fittedIds) {
-            Standing standing = standings.get(fittedId);
-            Instant steady = steadyAt.get(fittedId);
-            if (standing != null && steady != null) {
-                StringOn string = string(standing, fittedId);
-                Instant fittedAt = string.fittedAt().orElseThrow();
-                if (SoundAsked.whileOn(fittedAt, steady, now)) {
+            SettlingString string = strings.get(fittedId);
+            if (string != null) {
+                Instant steady = string.steadyAt(Steadiness.CONCERT);
+                if (SoundAsked.whileOn(string.fittedAt(), steady, now)) {
                     asked.add(new Asked(
                             new Question(fittedId, SoundMoment.ON),
-                            standing.id(),
-                            standing.name(),
-                            string.position(),
-                            string.kind(),
-                            SoundAsked.from(fittedAt, steady)));
+                            string.instrument().id(),
+                            string.instrument().name(),
+                            string.string().position(),
+                            string.string().kind(),
+                            SoundAsked.from(string.fittedAt(), steady)));
                 }
             }
         }
         return asked;
-    }
-
-    private static StringOn string(Standing standing, UUID fittedId) {
-        return standing.strings().stream()
-                .filter(one -> one.fittedId().equals(fittedId))
-                .findFirst()
-                .orElseThrow();
     }
 
     private List<Asked> askedOff(List<UUID> fittedIds) {
