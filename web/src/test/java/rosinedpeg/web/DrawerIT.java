@@ -38,6 +38,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PacketUse;
 import rosinedpeg.core.causes.BreakPlace;
@@ -74,6 +75,9 @@ class DrawerIT extends InRequests {
 
     @Autowired
     Drawer drawer;
+
+    @Autowired
+    TransactionTemplate transaction;
 
     private SignedIn keeper;
     private UUID second;
@@ -180,10 +184,72 @@ class DrawerIT extends InRequests {
                 .hasStatusOk()
                 .bodyText()
                 .contains("5000");
-        assertThat(page(keeper, waiting(heading + "Harrow,Tarn,II,1,,,,,\r\n".repeat(5000))))
+        assertThat(page(keeper, waiting(heading + ("Harrow,Tarn,II,1" + " ".repeat(370) + ",,,,,\r\n").repeat(5000))))
                 .contains("5000 packets");
         assertThat(page(keeper, waiting(heading + "Harrow,Tarn,II,200,,,,,\r\n".repeat(26))))
                 .contains("5000 packets", "One row cannot be taken", "more than 5000 packets");
+    }
+
+    /** A long table is laid in after the answer, whole, once however often it is asked for, and it is told when it is. */
+    @Test
+    void aLongTableIsLaidInAfterTheAnswer() throws Exception {
+        String waits = waiting("maker,line,string\r\n" + "Harrow,Tarn,II\r\n".repeat(5000));
+        assertThat(post(keeper, waits)).hasRedirectedUrl(waits);
+        assertThat(post(keeper, waits)).hasStatus(302);
+        while (get(keeper, waits).getResponse().getStatus() == 200) {
+            assertThat(lying(second)).isIn(0, 5000);
+        }
+        assertThat(post(keeper, waits)).hasRedirectedUrl("/drawer").flash().containsEntry("noticeOf", 5000);
+        assertThat(lying(second)).isEqualTo(5000);
+        assertThat(database.sql("select distinct entered_by from drawer_string where kind_id = ?")
+                        .param(second)
+                        .query(String.class)
+                        .list())
+                .containsExactly(keeper.name());
+    }
+
+    /** A server that stopped after the answer, or whose database refused, loses nothing and lays nothing in by halves. */
+    @Test
+    void whatWasToBeLaidInWaitsForTheServer() throws Exception {
+        String heading = "maker,line,string,strings,place\r\n";
+        String waits = waiting(heading + "Harrow,Tarn,II,199,shelf\r\nHarrow,Tarn,II,2,cursed\r\n");
+        String nothing = waiting(heading + "Harrow,Torn,II,1,\r\n");
+        database.sql("alter table drawer_string add constraint no_curse check (place <> 'cursed')")
+                .update();
+        layWhatWasAskedFor(waits, nothing);
+        assertThat(page(keeper, waits)).contains("could not be laid in", "Lay all 201 in");
+        assertThat(page(keeper, nothing)).contains("could not be laid in", "One row cannot be taken");
+        assertThat(lying(second)).isZero();
+
+        database.sql("alter table drawer_string drop constraint no_curse").update();
+        layWhatWasAskedFor(waits);
+        assertThat(get(keeper, waits)).hasRedirectedUrl("/drawer");
+        assertThat(lying(second)).isEqualTo(201);
+    }
+
+    /** As after a start: tables that were asked for are found, however many came after them. */
+    private void layWhatWasAskedFor(String... tables) throws Exception {
+        for (String table : tables) {
+            in(() -> transaction.execute(status -> {
+                database.sql("update waiting_file set state = 'ASKED', asked_by = 'Test', asked_on = current_date"
+                                + " where id = ?")
+                        .param(UUID.fromString(table.substring(table.lastIndexOf('/') + 1)))
+                        .update();
+                assertThat(get(keeper, table))
+                        .containsHeader("Refresh")
+                        .bodyText()
+                        .contains("are being laid in");
+                return status;
+            }));
+        }
+        String another = "";
+        for (int i = 0; i < 12; i++) {
+            another = waiting("maker,line,string,strings\r\nHarrow,Tarn,III,200\r\nHarrow,Tarn,III,1\r\n");
+        }
+        assertThat(post(keeper, another)).hasStatus(302);
+        while (get(keeper, another).getResponse().getStatus() == 200) {
+            Thread.onSpinWait();
+        }
     }
 
     /** What a run says of the strings it took off is what lives are learned from. */

@@ -20,9 +20,14 @@ abstract class InRequests extends RunningApplication {
     @Autowired
     MockMvcTester mvc;
 
+    /** Asks for something. */
+    MvcTestResult get(SignedIn who, String path) {
+        return mvc.get().uri(path).with(user(who)).exchange();
+    }
+
     /** {@return a page as somebody sees it} */
     String page(SignedIn who, String path) throws Exception {
-        MvcTestResult result = mvc.get().uri(path).with(user(who)).exchange();
+        MvcTestResult result = get(who, path);
         assertThat(result).hasStatus(200);
         return result.getResponse().getContentAsString();
     }

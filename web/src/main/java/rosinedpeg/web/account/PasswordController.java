@@ -1,7 +1,6 @@
 package rosinedpeg.web.account;
 
 import jakarta.servlet.http.HttpSession;
-import java.util.List;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -10,6 +9,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -40,7 +40,7 @@ class PasswordController {
     }
 
     private String show(SignedIn account, HttpSession session, Model model) {
-        Page.lay(new PasswordPage(accounts.sessions(account, session.getId())), model);
+        Page.lay(new PasswordPage(ListPage.of(accounts.sessions(account, session.getId()), 0)), model);
         return "account/password";
     }
 
@@ -87,9 +87,9 @@ class PasswordController {
     /**
      * The page of one's own password.
      *
-     * @param sessions where one is signed in
+     * @param sessions where one is signed in, what was used last coming first
      */
-    record PasswordPage(List<SignInSession> sessions) {}
+    record PasswordPage(ListPage<SignInSession> sessions) {}
 
     /**
      * The three fields.

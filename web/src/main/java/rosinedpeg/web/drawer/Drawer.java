@@ -109,6 +109,11 @@ public class Drawer {
         return strings.existsByPress(press);
     }
 
+    /** {@return how many that press has laid in} */
+    int laid(UUID press) {
+        return strings.countByPress(press);
+    }
+
     /** {@return so many codes that nothing is marked with yet} */
     private List<Code> codes(int many) {
         Set<Code> drawn = new HashSet<>();

@@ -27,6 +27,7 @@ import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.TableColumn;
 import rosinedpeg.web.platform.TableRules;
 import rosinedpeg.web.platform.TextTable;
+import rosinedpeg.web.platform.WaitingFile;
 import rosinedpeg.web.platform.WaitingFiles;
 import rosinedpeg.web.platform.WrongRow;
 
@@ -40,6 +41,9 @@ class DrawerImport {
 
     /** So many packets come in a file at most, in one row or in many. */
     private static final int MOST_PACKETS = 5000;
+
+    /** So many are laid in while somebody waits for the answer. */
+    private static final int MOST_AT_ONCE = 200;
 
     private static final int LARGEST_BYTES = 2_000_000;
     /** So many of one kind stand in one row at most. */
@@ -133,18 +137,31 @@ class DrawerImport {
         public int packets() {
             return laid.size();
         }
+
+        /** {@return whether there is something to lay in and every row can be taken} */
+        public boolean canBeTaken() {
+            return wrongs == 0 && !laid.isEmpty();
+        }
+    }
+
+    /** {@return how far a file is; empty when it is there no longer} */
+    Optional<WaitingFile.State> state(UUID id) {
+        return file(id).map(WaitingFile::state);
     }
 
     /** {@return what a file that waits would do; empty when it no longer waits} */
     Optional<Preview> preview(UUID id) {
-        return waiting.content(WaitingFiles.Purpose.DRAWER, id).map(this::preview);
+        return file(id).map(file -> preview(file.content(), CurrentWorkshop.today(clock)));
     }
 
-    private Preview preview(String text) {
+    private Optional<WaitingFile> file(UUID id) {
+        return waiting.find(WaitingFiles.Purpose.DRAWER, id);
+    }
+
+    private Preview preview(String text, LocalDate today) {
         TextTable table = TextTable.read(text, MOST_PACKETS);
         NamedKinds known = NamedKinds.of(kinds.entered());
         Map<String, Set<UUID>> meant = new HashMap<>();
-        LocalDate today = CurrentWorkshop.today(clock);
         List<Laid> laid = new ArrayList<>();
         Map<UUID, OfKind> many = new LinkedHashMap<>();
         List<WrongRow> wrong = new ArrayList<>();
@@ -197,21 +214,42 @@ class DrawerImport {
     }
 
     /**
-     * Lays in what a file says.
+     * Somebody wants laid in what a file says. A short one is at once; a long one is after the answer, so that nobody waits for it.
      *
      * @param id where it waits
-     * @return how many were laid in; none where the file no longer waits, empty where a row of it cannot be taken
+     * @return how far it is then; empty where it was laid in, now or before, or has gone
      */
-    Optional<Integer> take(UUID id) {
-        Optional<Preview> preview = preview(id);
-        if (preview.isPresent() && (preview.get().wrongs() > 0 || preview.get().packets() == 0)) {
-            return Optional.empty();
+    Optional<WaitingFile.State> ask(UUID id) {
+        Optional<WaitingFile.State> before = state(id);
+        if (before.isEmpty() || before.get() == WaitingFile.State.ASKED) {
+            return before;
         }
-        preview.ifPresent(there -> {
-            // The file is its own press: sent twice it is laid in once.
-            drawer.lay(there.laid(), id);
-            waiting.taken(id);
+        Preview preview = preview(id).orElseThrow();
+        if (preview.canBeTaken()) {
+            if (preview.packets() <= MOST_AT_ONCE) {
+                lay(preview, id);
+            } else {
+                waiting.ask(id);
+            }
+        }
+        return state(id);
+    }
+
+    /** Lays in a file that was asked for, unless somebody else does it. Where its rows can be taken no longer it fails. */
+    void lay(UUID id) {
+        waiting.inHand(id).ifPresent(file -> {
+            Preview preview = preview(file.content(), file.askedOn().orElseThrow());
+            if (preview.canBeTaken()) {
+                lay(preview, id);
+            } else {
+                waiting.failed(id);
+            }
         });
-        return Optional.of(preview.map(Preview::packets).orElse(0));
+    }
+
+    /** The file is its own press: sent twice it is laid in once. */
+    private void lay(Preview preview, UUID id) {
+        drawer.lay(preview.laid(), id);
+        waiting.taken(id);
     }
 }

@@ -116,5 +116,7 @@ interface DrawerStringRepository extends JpaRepository<DrawerStringEntity, UUID>
 
     boolean existsByPress(UUID press);
 
+    int countByPress(UUID press);
+
     boolean existsByFittedId(UUID fittedId);
 }

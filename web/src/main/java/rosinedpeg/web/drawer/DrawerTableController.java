@@ -1,5 +1,6 @@
 package rosinedpeg.web.drawer;
 
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,6 +21,7 @@ import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SentTable;
 import rosinedpeg.web.platform.TablePage;
+import rosinedpeg.web.platform.WaitingFile;
 
 /** Packets from a table: shown first, then laid in. */
 @Controller
@@ -29,10 +31,14 @@ class DrawerTableController {
     private static final int MOST_SHOWN = 40;
 
     private final DrawerImport imports;
+    private final LaidLater later;
+    private final Drawer drawer;
     private final SentTable tables;
 
-    DrawerTableController(DrawerImport imports, SentTable tables) {
+    DrawerTableController(DrawerImport imports, LaidLater later, Drawer drawer, SentTable tables) {
         this.imports = imports;
+        this.later = later;
+        this.drawer = drawer;
         this.tables = tables;
     }
 
@@ -55,45 +61,60 @@ class DrawerTableController {
         return kept.waits().map(id -> "redirect:/drawer/import/" + id).orElseGet(() -> ask(model, kept.wrong()));
     }
 
-    /** Shows what a file that waits would do. */
+    /** Shows what a file that waits would do, or that it is being laid in; then this page asks again until it is. */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/drawer/import/{id}")
     String preview(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "") String from,
             Model model,
-            RedirectAttributes redirect) {
+            RedirectAttributes redirect,
+            HttpServletResponse response) {
+        Optional<WaitingFile.State> state = imports.state(id);
+        if (state.equals(Optional.of(WaitingFile.State.ASKED))) {
+            response.setHeader("Refresh", "1");
+            return "drawer/laying";
+        }
         Optional<DrawerImport.Preview> preview = imports.preview(id);
-        if (preview.isEmpty()) {
-            redirect.addFlashAttribute("notice", "table.gone");
-            return "redirect:/drawer";
+        if (state.isEmpty() || preview.isEmpty()) {
+            return over(id, redirect);
         }
         Page.lay(
                 new PreviewPage(
-                        id, preview.get(), ListPage.of(preview.get().kinds(), ListPage.after(from), MOST_SHOWN)),
+                        id,
+                        preview.get(),
+                        ListPage.of(preview.get().kinds(), ListPage.after(from), MOST_SHOWN),
+                        state.get() == WaitingFile.State.FAILED),
                 model);
         return "drawer/preview";
     }
 
-    /** Lays in all of a file that was shown, or nothing. */
+    /** Has all of a file laid in that was shown, or nothing. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/drawer/import/{id}")
     String take(@PathVariable UUID id, RedirectAttributes redirect) {
-        Optional<Integer> laid;
         try {
-            laid = imports.take(id);
+            Optional<WaitingFile.State> state = imports.ask(id);
+            if (state.isPresent()) {
+                if (state.get() == WaitingFile.State.ASKED) {
+                    later.layNow();
+                }
+                return "redirect:/drawer/import/" + id;
+            }
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.DRAWER_STRING_ONCE.isViolatedBy(complaint)) {
                 throw complaint;
             }
             // The same press, sent twice at one moment: the other one has laid them in.
-            laid = Optional.of(0);
         }
-        if (laid.isEmpty()) {
-            return "redirect:/drawer/import/" + id;
-        }
-        redirect.addFlashAttribute("notice", laid.get() == 0 ? "table.gone" : "drawer.import.done");
-        redirect.addFlashAttribute("noticeOf", laid.get());
+        return over(id, redirect);
+    }
+
+    /** A file that waits no longer was laid in, or waited for too long. */
+    private String over(UUID id, RedirectAttributes redirect) {
+        int laid = drawer.laid(id);
+        redirect.addFlashAttribute("notice", laid == 0 ? "table.gone" : "drawer.import.done");
+        redirect.addFlashAttribute("noticeOf", laid);
         return "redirect:/drawer";
     }
 
@@ -103,6 +124,7 @@ class DrawerTableController {
      * @param id where it waits
      * @param preview that
      * @param kinds how many of each kind, as much as is shown of it
+     * @param failed whether it was to be laid in and could not be
      */
-    record PreviewPage(UUID id, DrawerImport.Preview preview, ListPage<DrawerImport.OfKind> kinds) {}
+    record PreviewPage(UUID id, DrawerImport.Preview preview, ListPage<DrawerImport.OfKind> kinds, boolean failed) {}
 }

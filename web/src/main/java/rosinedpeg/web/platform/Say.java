@@ -12,6 +12,7 @@ import java.time.format.DateTimeFormatter;
 import java.time.temporal.TemporalAccessor;
 import java.util.Locale;
 import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
@@ -27,6 +28,15 @@ public class Say {
     private static final DateTimeFormatter FIELD_TIME = DateTimeFormatter.ofPattern("yyyy-MM-dd'T'HH:mm");
 
     private final Words words;
+    /** They take far longer to make than to use. */
+    private final Map<DatePattern, DateTimeFormatter> dates = new ConcurrentHashMap<>();
+
+    private record DatePattern(String pattern, String language) {
+
+        DateTimeFormatter formatter() {
+            return DateTimeFormatter.ofPattern(pattern, Locale.forLanguageTag(language));
+        }
+    }
 
     /** Writes in the language of the request. */
     public Say(Words words) {
@@ -187,7 +197,7 @@ public class Say {
     }
 
     private String date(String pattern, TemporalAccessor moment) {
-        return DateTimeFormatter.ofPattern(words.say(pattern), Locale.forLanguageTag(words.say("language")))
+        return dates.computeIfAbsent(new DatePattern(words.say(pattern), words.say("language")), DatePattern::formatter)
                 .format(moment);
     }
 

@@ -6,13 +6,14 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
-import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 
 /** A file that somebody is shown before it is taken in. */
 @Entity
-@Immutable
 @Table(name = "waiting_file")
 class WaitingFileEntity {
 
@@ -28,6 +29,12 @@ class WaitingFileEntity {
     private String content;
     private Instant cameAt;
 
+    @Enumerated(EnumType.STRING)
+    private WaitingFile.State state;
+
+    private @Nullable String askedBy;
+    private @Nullable LocalDate askedOn;
+
     protected WaitingFileEntity() {}
 
     WaitingFileEntity(WaitingFiles.Purpose purpose, String content, Instant cameAt) {
@@ -35,13 +42,26 @@ class WaitingFileEntity {
         this.purpose = purpose;
         this.content = content;
         this.cameAt = cameAt;
+        this.state = WaitingFile.State.WAITS;
+    }
+
+    /** Somebody wants it taken in. */
+    void ask(String by, LocalDate on) {
+        this.state = WaitingFile.State.ASKED;
+        this.askedBy = by;
+        this.askedOn = on;
+    }
+
+    /** It could not be taken in. */
+    void fail() {
+        this.state = WaitingFile.State.FAILED;
     }
 
     UUID id() {
         return id;
     }
 
-    String content() {
-        return content;
+    WaitingFile view() {
+        return new WaitingFile(content, state, Optional.ofNullable(askedOn));
     }
 }

@@ -1,19 +1,36 @@
 package rosinedpeg.web.platform;
 
+import jakarta.persistence.LockModeType;
+import jakarta.persistence.QueryHint;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Lock;
+import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.jpa.repository.QueryHints;
 
 /** Files that wait to be taken in, as they are kept. */
 interface WaitingFileRepository extends JpaRepository<WaitingFileEntity, UUID> {
 
     Optional<WaitingFileEntity> findByIdAndPurpose(UUID id, WaitingFiles.Purpose purpose);
 
-    @Query("select file.id from WaitingFileEntity file order by file.cameAt desc, file.id")
+    /** One that is asked for, for nobody else until the transaction is over; empty where somebody else has it in hand. */
+    @Lock(LockModeType.PESSIMISTIC_WRITE)
+    @QueryHints(@QueryHint(name = "jakarta.persistence.lock.timeout", value = SKIP_LOCKED))
+    @Query("select file from WaitingFileEntity file where file.id = :id and file.state = ASKED")
+    Optional<WaitingFileEntity> asked(UUID id);
+
+    /** What Hibernate calls not to wait for what somebody else has in hand. */
+    String SKIP_LOCKED = "-2";
+
+    /** Those that nobody has asked for. */
+    @Query("select file.id from WaitingFileEntity file where file.state <> ASKED order by file.cameAt desc, file.id")
     List<UUID> newestFirst();
 
-    void deleteByCameAtBefore(Instant moment);
+    @Modifying
+    @Query("delete from WaitingFileEntity file where file.cameAt < :moment and file.state <> ASKED")
+    void deleteOld(Instant moment);
 }
