@@ -17,14 +17,26 @@ import java.util.stream.Collectors;
 /** A device with a session of its own, which speaks plain HTTP. */
 final class Device {
 
-    private final HttpClient client = HttpClient.newBuilder()
-            .cookieHandler(new CookieManager())
-            .followRedirects(HttpClient.Redirect.NORMAL)
-            .build();
+    private final HttpClient client;
+    private final CookieManager cookies;
     private final String address;
 
     Device(String address) {
+        this(address, new CookieManager(), HttpClient.Redirect.NORMAL);
+    }
+
+    private Device(String address, CookieManager cookies, HttpClient.Redirect redirect) {
         this.address = address;
+        this.cookies = cookies;
+        this.client = HttpClient.newBuilder()
+                .cookieHandler(cookies)
+                .followRedirects(redirect)
+                .build();
+    }
+
+    /** {@return the same, which shows an answer that leads elsewhere instead of going there} */
+    Device oneByOne() {
+        return new Device(address, cookies, HttpClient.Redirect.NEVER);
     }
 
     Device signIn(String who) throws Exception {

@@ -3,6 +3,7 @@ package rosinedpeg.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.net.URI;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -136,20 +137,22 @@ class PagesIT extends RunningApplication {
             table.append(rows.get(packet % rows.size())).append(",shelf ").append(packet % 9);
             table.append(",2026-01-15,21.50,EUR\r\n");
         }
-        Device here = devices.get(0);
+        Device here = devices.get(0).oneByOne();
         String token = Device.field(here.get("/drawer/import").body(), "_csrf");
         Map<String, List<Long>> micros = new LinkedHashMap<>();
         for (int time = 0; time < TABLES_UNTIL_WARM + TABLES; time++) {
             if (time == TABLES_UNTIL_WARM) {
                 micros.clear();
             }
-            HttpResponse<String> shown = timed(
-                    micros, "packets sent and shown", () -> here.sends("/drawer/import", token, table.toString()));
-            assertThat(shown.body()).contains(PACKETS + " packets");
-            String waits = shown.uri().getPath();
-            timed(micros, "packets shown again", () -> here.get(waits));
+            HttpResponse<String> sent =
+                    timed(micros, "packets sent", () -> here.sends("/drawer/import", token, table.toString()));
+            String waits = URI.create(sent.headers().firstValue("Location").orElseThrow())
+                    .getPath();
+            assertThat(timed(micros, "packets shown", () -> here.get(waits)).body())
+                    .contains(PACKETS + " packets");
             timed(micros, "packets pressed to be laid in", () -> here.post(waits, Map.of("_csrf", token)));
             timed(micros, "packets laid in after the answer", () -> untilLaid(here, waits));
+            assertThat(here.get("/drawer").body()).contains(PACKETS + " packets lie in the drawer");
             database.sql("delete from drawer_string where place like 'shelf _'").update();
         }
         micros.forEach((what, times) -> {
@@ -159,13 +162,12 @@ class PagesIT extends RunningApplication {
     }
 
     private static HttpResponse<String> untilLaid(Device here, String waits) throws Exception {
-        while (true) {
-            HttpResponse<String> answer = here.get(waits);
-            if (answer.body().contains("packets lie in the drawer")) {
-                return answer;
-            }
+        HttpResponse<String> answer = here.get(waits);
+        while (answer.statusCode() == 200) {
             Thread.sleep(20);
+            answer = here.get(waits);
         }
+        return answer;
     }
 
     private static HttpResponse<String> timed(
@@ -174,7 +176,7 @@ class PagesIT extends RunningApplication {
         long before = System.nanoTime();
         HttpResponse<String> answer = asks.call();
         micros.computeIfAbsent(what, none -> new ArrayList<>()).add((System.nanoTime() - before) / 1000);
-        assertThat(answer.statusCode()).as(what).isEqualTo(200);
+        assertThat(answer.statusCode()).as(what).isIn(200, 302);
         return answer;
     }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -22,6 +23,7 @@ import rosinedpeg.web.platform.Entry;
  */
 public record Price(BigDecimal amount, String currency) {
 
+    private static final Pattern CURRENCY = Pattern.compile("([A-Z]{3})?");
     private static final Range AMOUNT = new Range(0, 100_000, Unit.RATIO);
 
     /**
@@ -36,7 +38,8 @@ public record Price(BigDecimal amount, String currency) {
         OptionalDouble asked =
                 amount.isBlank() ? OptionalDouble.empty() : Entry.number(errors, "price", amount, AMOUNT);
         String letters = currency.strip().toUpperCase(Locale.ROOT);
-        if (asked.isPresent() != !letters.isEmpty() || !letters.matches("([A-Z]{3})?")) {
+        if (asked.isPresent() != !letters.isEmpty()
+                || !CURRENCY.matcher(letters).matches()) {
             if (!errors.hasFieldErrors("price")) {
                 errors.rejectValue("currency", "kind.currency.wrong");
             }

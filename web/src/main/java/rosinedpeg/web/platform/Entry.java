@@ -28,6 +28,8 @@ import rosinedpeg.core.setup.Size;
  */
 public final class Entry {
 
+    private static final Pattern LETTER = Pattern.compile("[a-zA-Z]");
+    private static final Pattern COUNT = Pattern.compile("\\d{1,9}");
     private static final Set<Unit> WHOLE = Set.of(Unit.CENT, Unit.HOUR, Unit.HOUR_PER_WEEK);
 
     /** As 33.2, 33.2 mm, 1.31 in, 5/16 or 1 5/16". */
@@ -56,7 +58,7 @@ public final class Entry {
             errors.rejectValue(field, code, allowed(range), null);
             return OptionalDouble.empty();
         }
-        if (trimmed.matches(".*[a-zA-Z].*") || !range.contains(value)) {
+        if (LETTER.matcher(trimmed).find() || !range.contains(value)) {
             errors.rejectValue(field, "entry.number.range", allowed(range), null);
             return OptionalDouble.empty();
         }
@@ -79,7 +81,7 @@ public final class Entry {
      */
     public static OptionalInt count(Errors errors, String field, String text, int least, int most) {
         String trimmed = text == null ? "" : text.strip();
-        if (trimmed.matches("\\d{1,9}")) {
+        if (COUNT.matcher(trimmed).matches()) {
             int count = Integer.parseInt(trimmed);
             if (count >= least && count <= most) {
                 return OptionalInt.of(count);
