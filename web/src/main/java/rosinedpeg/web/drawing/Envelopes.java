@@ -11,8 +11,12 @@ public final class Envelopes {
     private static final double EDGE = 8;
     private static final double STEP = 11.6;
     private static final double COIL = 9;
-    /** More are not drawn one by one. */
+    /** More are not drawn one by one; fewer where coils lie beside them. */
     private static final int MOST = 7;
+
+    private static final int MOST_BESIDE_COILS = 5;
+    /** Of more the number does not fit; it stands below in words. */
+    private static final int MOST_TOLD = 999;
 
     private Envelopes() {}
 
@@ -26,7 +30,8 @@ public final class Envelopes {
      */
     public static View of(int packets, int ready, int old) {
         Pen pen = new Pen();
-        int places = Math.min(MOST, Math.max(packets, ready));
+        int most = old > 0 ? MOST_BESIDE_COILS : MOST;
+        int places = Math.min(most, Math.max(packets, ready));
         double x = EDGE;
         for (int place = 0; place < places; place++) {
             if (place < packets) {
@@ -36,8 +41,9 @@ public final class Envelopes {
             }
             x += STEP;
         }
-        if (packets > MOST) {
-            pen.text("more", x + 2, HEIGHT / 2 + 4.5, 13, "start", "+" + (packets - MOST));
+        if (packets > most) {
+            String more = packets - most > MOST_TOLD ? "…" : String.valueOf(packets - most);
+            pen.text("more", x + 2, HEIGHT / 2 + 4.5, 13, "start", "+" + more);
         }
         double last = WIDTH - COIL - 4;
         for (int coil = 0; coil < Math.min(old, 2); coil++) {
