@@ -29,10 +29,14 @@ import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
 import rosinedpeg.core.load.FeetLoad;
 import rosinedpeg.core.load.StringLoad;
+import rosinedpeg.core.pace.FinishedWork;
+import rosinedpeg.core.pace.LearnedPace;
+import rosinedpeg.core.pace.Work;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.setup.Family;
@@ -67,6 +71,8 @@ class ArithmeticDocumentTest {
     private static final Pattern EXAMPLE = Pattern.compile("    (\\w+)\\((.*)\\) = (-?[\\d.]+)");
 
     private static final Map<String, ToDoubleFunction<double[]>> FORMULAS = Map.ofEntries(
+            Map.entry("afterOneRun", a -> afterOneRun(a, "one")),
+            Map.entry("afterOneRunOfAnother", a -> afterOneRun(a, "another")),
             Map.entry("frequencyHz", a -> new Pitch((int) a[0]).frequencyHz(new ReferenceA(a[1]))),
             Map.entry(
                     "centsOfTensionFraction", a -> Cents.ofTensionFraction(a[0]).value()),
@@ -289,6 +295,14 @@ class ArithmeticDocumentTest {
     private static double heard(int one, int other, String where) {
         return SoundPlaces.of(List.of(new Said<>("one", where, one), new Said<>("other", where, other)), "here")
                 .difference("one", "other")
+                .best();
+    }
+
+    /** {@return the minutes of the next run after one of so many usual minutes that took so many} */
+    private static double afterOneRun(double[] usualAndTaken, String person) {
+        Work by = new Work(Family.VIOLIN, Schools.usual(Family.VIOLIN), "one");
+        return LearnedPace.of(List.of(new FinishedWork(by, usualAndTaken[0], usualAndTaken[1])))
+                .minutes(new Work(by.family(), by.schools(), person), usualAndTaken[0])
                 .best();
     }
 }

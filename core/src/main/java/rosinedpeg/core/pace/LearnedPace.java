@@ -1,0 +1,161 @@
+package rosinedpeg.core.pace;
+
+import static java.util.Objects.requireNonNull;
+import static rosinedpeg.core.figure.Finite.requireFinite;
+
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.DecompositionSolver;
+import org.hipparchus.linear.RealVector;
+import rosinedpeg.core.estimate.Interval;
+import rosinedpeg.core.setup.Family;
+
+/**
+ * How long the next piece of work will take at this bench, from what finished work took.
+ *
+ * <p>How many times the usual minutes a run took is, as a logarithm, the sum of five things: how quickly this workshop works, whatever
+ * it does; how much longer this family takes it; this way of working; this person; and how one run scatters. All five are taken as
+ * normal with the spreads below (the usual linear model with random effects), so that little on record moves little: one slow run is a
+ * slow run, ten are a slow bench, and somebody new works like the others do until their own runs say otherwise. With nothing on record
+ * it is the usual time exactly.
+ *
+ * <p>The usual minutes of the steps carry how much there is to do. What is learned is a factor on them, so that one string and a set
+ * of five teach each other.
+ */
+public final class LearnedPace {
+
+    /** How far workshops differ, as a standard deviation of the logarithm: a third either way; like all five a default of our own. */
+    static final double WORKSHOPS = 0.35;
+
+    /** How far families differ in a workshop. */
+    static final double FAMILIES = 0.15;
+
+    /** How far ways of working differ. */
+    static final double SCHOOLS = 0.1;
+
+    /** How far people differ. */
+    static final double PEOPLE = 0.25;
+
+    /** How far one run scatters. */
+    static final double RUN = 0.25;
+
+    /** So many standard deviations hold nine cases in ten. */
+    private static final double NINE_IN_TEN = 1.6448536269514722;
+
+    private final Map<Object, Integer> unknowns = new HashMap<>();
+    private final List<FinishedWork> counted;
+    private final DecompositionSolver precision;
+    private final RealVector best;
+
+    /** What the workshop itself is known by among the unknowns. */
+    private enum Whole {
+        WORKSHOP
+    }
+
+    /**
+     * How much the figure rests on.
+     *
+     * @param runs finished runs of the workshop that count
+     * @param ofFamily those on instruments of the family
+     * @param inThisWay those done in the same way
+     * @param byPerson those by the same person
+     */
+    public record Count(int runs, int ofFamily, int inThisWay, int byPerson) {}
+
+    private LearnedPace(Collection<FinishedWork> finished) {
+        this.counted = finished.stream().filter(FinishedWork::counts).toList();
+        unknowns.put(Whole.WORKSHOP, 0);
+        counted.forEach(one -> parts(one.work()).forEach(part -> unknowns.putIfAbsent(part, unknowns.size())));
+        double[][] information = new double[unknowns.size()][unknowns.size()];
+        double[] pull = new double[unknowns.size()];
+        unknowns.forEach((part, index) -> information[index][index] = 1 / variance(part));
+        for (FinishedWork one : counted) {
+            List<Integer> indices =
+                    parts(one.work()).stream().map(unknowns::get).toList();
+            for (int row : indices) {
+                pull[row] += one.lnRatio() / (RUN * RUN);
+                for (int column : indices) {
+                    information[row][column] += 1 / (RUN * RUN);
+                }
+            }
+        }
+        this.precision = new CholeskyDecomposition(new Array2DRowRealMatrix(information, false)).getSolver();
+        this.best = precision.solve(new ArrayRealVector(pull, false));
+    }
+
+    /**
+     * Learns.
+     *
+     * @param finished what was done; what took a fifth of the usual time or less, or five times it or more, does not count
+     * @return the pace
+     */
+    public static LearnedPace of(Collection<FinishedWork> finished) {
+        return new LearnedPace(finished);
+    }
+
+    private static List<Object> parts(Work work) {
+        return List.of(Whole.WORKSHOP, work.family(), work.schools(), new Person(work.person()));
+    }
+
+    /** A person among the unknowns, so that nobody is taken for anything else of that name. */
+    private record Person(String name) {}
+
+    private static double variance(Object part) {
+        double spread = part instanceof Whole
+                ? WORKSHOPS
+                : part instanceof Person ? PEOPLE : part instanceof Family ? FAMILIES : SCHOOLS;
+        return spread * spread;
+    }
+
+    /**
+     * How long work will take.
+     *
+     * @param work what it is
+     * @param usualMinutes how long it usually takes, 0.1 to 1440 minutes
+     * @return the minutes, with the interval one run lies in nine times in ten
+     * @throws rosinedpeg.core.figure.OutOfRangeException when {@code usualMinutes} is outside its range
+     */
+    public Interval minutes(Work work, double usualMinutes) {
+        requireNonNull(work, "work");
+        FinishedWork.USUAL.require("usualMinutes", usualMinutes);
+        double[] asked = new double[unknowns.size()];
+        double variance = RUN * RUN;
+        double middle = 0;
+        for (Object part : parts(work)) {
+            Integer index = unknowns.get(part);
+            if (index == null) {
+                variance += variance(part);
+            } else {
+                asked[index] = 1;
+                middle += best.getEntry(index);
+            }
+        }
+        RealVector vector = new ArrayRealVector(asked, false);
+        variance += vector.dotProduct(precision.solve(vector));
+        double reach = NINE_IN_TEN * Math.sqrt(requireFinite("variance", variance));
+        return new Interval(
+                usualMinutes * Math.exp(middle - reach),
+                usualMinutes * Math.exp(middle),
+                usualMinutes * Math.exp(middle + reach));
+    }
+
+    /** {@return how much a figure for such work rests on} */
+    public Count count(Work work) {
+        requireNonNull(work, "work");
+        return new Count(
+                counted.size(),
+                count(one -> one.family() == work.family()),
+                count(one -> one.schools().equals(work.schools())),
+                count(one -> one.person().equals(work.person())));
+    }
+
+    private int count(Predicate<Work> same) {
+        return (int) counted.stream().map(FinishedWork::work).filter(same).count();
+    }
+}
