@@ -14,7 +14,6 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.RealVector;
 import rosinedpeg.core.estimate.Interval;
-import rosinedpeg.core.setup.Family;
 
 /**
  * How long the next piece of work will take at this bench, from what finished work took.
@@ -48,15 +47,29 @@ public final class LearnedPace {
     /** So many standard deviations hold nine cases in ten. */
     private static final double NINE_IN_TEN = 1.6448536269514722;
 
-    private final Map<Object, Integer> unknowns = new HashMap<>();
+    private static final Part WORKSHOP = new Part(Effect.OF_WORKSHOP, Effect.OF_WORKSHOP);
+
+    private final Map<Part, Integer> unknowns = new HashMap<>();
     private final List<FinishedWork> counted;
     private final DecompositionSolver precision;
     private final RealVector best;
 
-    /** What the workshop itself is known by among the unknowns. */
-    private enum Whole {
-        WORKSHOP
+    /** What makes work quicker or slower, with how far it does. */
+    private enum Effect {
+        OF_WORKSHOP(WORKSHOPS),
+        OF_FAMILY(FAMILIES),
+        OF_SCHOOLS(SCHOOLS),
+        OF_PERSON(PEOPLE);
+
+        private final double variance;
+
+        Effect(double spread) {
+            this.variance = spread * spread;
+        }
     }
+
+    /** One of the unknowns: which family, which person; of the workshop there is but one. */
+    private record Part(Effect effect, Object which) {}
 
     /**
      * How much the figure rests on.
@@ -70,11 +83,11 @@ public final class LearnedPace {
 
     private LearnedPace(Collection<FinishedWork> finished) {
         this.counted = finished.stream().filter(FinishedWork::counts).toList();
-        unknowns.put(Whole.WORKSHOP, 0);
+        unknowns.put(WORKSHOP, 0);
         counted.forEach(one -> parts(one.work()).forEach(part -> unknowns.putIfAbsent(part, unknowns.size())));
         double[][] information = new double[unknowns.size()][unknowns.size()];
         double[] pull = new double[unknowns.size()];
-        unknowns.forEach((part, index) -> information[index][index] = 1 / variance(part));
+        unknowns.forEach((part, index) -> information[index][index] = 1 / part.effect().variance);
         for (FinishedWork one : counted) {
             List<Integer> indices =
                     parts(one.work()).stream().map(unknowns::get).toList();
@@ -92,25 +105,19 @@ public final class LearnedPace {
     /**
      * Learns.
      *
-     * @param finished what was done; what took a fifth of the usual time or less, or five times it or more, does not count
+     * @param finished what was done; what took less than a fifth of the usual time, or more than five times it, does not count
      * @return the pace
      */
     public static LearnedPace of(Collection<FinishedWork> finished) {
         return new LearnedPace(finished);
     }
 
-    private static List<Object> parts(Work work) {
-        return List.of(Whole.WORKSHOP, work.family(), work.schools(), new Person(work.person()));
-    }
-
-    /** A person among the unknowns, so that nobody is taken for anything else of that name. */
-    private record Person(String name) {}
-
-    private static double variance(Object part) {
-        double spread = part instanceof Whole
-                ? WORKSHOPS
-                : part instanceof Person ? PEOPLE : part instanceof Family ? FAMILIES : SCHOOLS;
-        return spread * spread;
+    private static List<Part> parts(Work work) {
+        return List.of(
+                WORKSHOP,
+                new Part(Effect.OF_FAMILY, work.family()),
+                new Part(Effect.OF_SCHOOLS, work.schools()),
+                new Part(Effect.OF_PERSON, work.person()));
     }
 
     /**
@@ -127,10 +134,10 @@ public final class LearnedPace {
         double[] asked = new double[unknowns.size()];
         double variance = RUN * RUN;
         double middle = 0;
-        for (Object part : parts(work)) {
+        for (Part part : parts(work)) {
             Integer index = unknowns.get(part);
             if (index == null) {
-                variance += variance(part);
+                variance += part.effect().variance;
             } else {
                 asked[index] = 1;
                 middle += best.getEntry(index);

@@ -45,13 +45,6 @@ class WaitingFileEntity {
         this.state = WaitingFile.State.WAITS;
     }
 
-    /** Somebody wants it taken in. */
-    void ask(String by, LocalDate on) {
-        this.state = WaitingFile.State.ASKED;
-        this.askedBy = by;
-        this.askedOn = on;
-    }
-
     /** It could not be taken in. */
     void fail() {
         this.state = WaitingFile.State.FAILED;

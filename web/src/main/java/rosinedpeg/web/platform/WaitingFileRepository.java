@@ -3,6 +3,7 @@ package rosinedpeg.web.platform;
 import jakarta.persistence.LockModeType;
 import jakarta.persistence.QueryHint;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -22,6 +23,12 @@ interface WaitingFileRepository extends JpaRepository<WaitingFileEntity, UUID> {
     @QueryHints(@QueryHint(name = "jakarta.persistence.lock.timeout", value = SKIP_LOCKED))
     @Query("select file from WaitingFileEntity file where file.id = :id and file.state = ASKED")
     Optional<WaitingFileEntity> asked(UUID id);
+
+    /** Somebody wants one taken in. It may be in hand already, or have been taken in meanwhile: then nothing is to be done. */
+    @Modifying(clearAutomatically = true)
+    @Query("update WaitingFileEntity file set file.state = ASKED, file.askedBy = :by, file.askedOn = :on"
+            + " where file.id = :id and file.state <> ASKED")
+    void ask(UUID id, String by, LocalDate on);
 
     /** What Hibernate calls not to wait for what somebody else has in hand. */
     String SKIP_LOCKED = "-2";

@@ -55,7 +55,7 @@ public class WaitingFiles {
 
     /** Somebody wants a file taken in: from then on it is certain to be, after the answer, or to say that it could not be. */
     public void ask(UUID id) {
-        waiting.findById(id).ifPresent(file -> file.ask(CurrentWorkshop.recordedBy(), CurrentWorkshop.today(clock)));
+        waiting.ask(id, CurrentWorkshop.recordedBy(), CurrentWorkshop.today(clock));
     }
 
     /**
