@@ -1,13 +1,10 @@
 package rosinedpeg.core;
 
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.SortedMap;
-import java.util.TreeMap;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -22,8 +19,8 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import rosinedpeg.core.clearance.Clearance;
 import rosinedpeg.core.clearance.StrungPegbox;
-import rosinedpeg.core.dates.BenchJob;
-import rosinedpeg.core.dates.BenchSchedule;
+import rosinedpeg.core.week.BenchSchedule;
+import rosinedpeg.core.week.PricedMinutes;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -140,45 +137,26 @@ public class CoreBenchmark {
         return SettlingFit.of(StringCore.SYNTHETIC, readings.all);
     }
 
-    /** So many instruments before one opening night, with that share of the bench's minutes wanted. */
+    /** A made-up shelf of so many jobs, with that share of the bench's minutes wanted. */
     @State(Scope.Benchmark)
     public static class Fleet {
-        @Param({"10", "20", "40", "80"})
-        public int instruments;
+        @Param({"40", "120", "500"})
+        public int jobs;
 
         @Param({"0.8", "1.2"})
         public double wanted;
 
-        private List<BenchJob> jobs;
-        private SortedMap<LocalDate, Integer> days;
+        private MadeUpShelf shelf;
 
         @Setup
         public void prepare() {
-            Random random = new Random(11);
-            LocalDate first = LocalDate.of(2030, 5, 6);
-            int span = Math.max(4, instruments / 4);
-            jobs = new ArrayList<>();
-            int minutes = 0;
-            for (int i = 0; i < instruments; i++) {
-                int earliest = random.nextInt(span);
-                int takes = 15 + 5 * random.nextInt(13);
-                minutes += takes;
-                jobs.add(new BenchJob(
-                        "instrument " + i,
-                        takes,
-                        first.plusDays(earliest),
-                        first.plusDays(Math.min(span - 1, earliest + 1 + random.nextInt(4)))));
-            }
-            days = new TreeMap<>();
-            for (int day = 0; day < span; day++) {
-                days.put(first.plusDays(day), (int) (minutes / wanted / span));
-            }
+            shelf = MadeUpShelf.of(11, jobs, wanted).plannedBefore();
         }
     }
 
-    /** The schedule of the bench. */
+    /** A bench planned again after one job was pinned. */
     @Benchmark
-    public BenchSchedule fleetDates(Fleet fleet) {
-        return BenchSchedule.of(fleet.jobs, fleet.days);
+    public BenchSchedule plannedAgain(Fleet fleet) {
+        return new PricedMinutes().plan(fleet.shelf.withPin(), fleet.shelf.times());
     }
 }

@@ -422,7 +422,7 @@ class ArgumentsTest {
             return List.of(true, false);
         }
         if (type == String.class) {
-            return List.of("A4", "4/4", "VIBRATING_LENGTH");
+            return List.of("A4", "4/4", "VIBRATING_LENGTH", "9:00-12:30");
         }
         if (type == DoubleBinaryOperator.class) {
             DoubleBinaryOperator hill = (one, other) -> -(one * one + other * other);
