@@ -79,6 +79,7 @@ class PagesIT extends RunningApplication {
                 "/people",
                 "/strings",
                 "/drawer",
+                "/week",
                 "/buying",
                 "/buying/budget?price=500&currency=EUR",
                 "/lives",

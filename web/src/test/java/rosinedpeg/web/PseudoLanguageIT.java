@@ -245,7 +245,9 @@ class PseudoLanguageIT extends InRequests {
                     .list());
         }
         data.addAll(database.sql(
-                        "select distinct note from string_sound where note <> '' union select distinct place from drawer_string where place <> '' union"
+                        "select distinct note from string_sound where note <> '' union select note from bench_wish where note <> ''"
+                                + " union select why from instrument_away union select person from bench_hours union"
+                                + " select distinct place from drawer_string where place <> '' union"
                                 + " select substr(code, 1, 3) || ' ' || substr(code, 4) from drawer_string union"
                                 + " select currency from drawer_string where currency is not null")
                 .query(String.class)

@@ -59,6 +59,7 @@ class SchemaIT extends RunningApplication {
             "fitted_string.signs", WearSign.class,
             "peg_look.signs", PegSign.class,
             "owed_work.strings", Position.class,
+            "bench_wish.strings", Position.class,
             "owed_work.materials", Material.class,
             "string_kind.assumed", StringFigure.class);
 

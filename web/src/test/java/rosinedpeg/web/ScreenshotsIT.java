@@ -34,11 +34,6 @@ class ScreenshotsIT extends RunningApplication {
                             + "/choose?string=II&sound%5BDARK_BRIGHT%5D=FIRST_A_LITTLE&limits=NO_TENSER",
                     "choose");
             visit(page, "/instruments/new?size=VIOLA+16", "new");
-            visit(
-                    page,
-                    "/strings/new?maker=Tidewick&line=Sluice&size=VIOLA+16&position=III&core=SYNTHETIC&winding=SILVER"
-                            + "&known=WEIGHED&weighed=1.4&weighedLength=590&tailSilk=52&topSilk=431",
-                    "packet");
             visit(page, "/bench/" + run, "bench");
             UUID settling = database.sql(
                             "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
@@ -47,6 +42,7 @@ class ScreenshotsIT extends RunningApplication {
                     .single();
             visit(page, "/settling/" + settling, "settling");
             visit(page, "/diary", "diary");
+            visit(page, "/week", "week");
             visit(page, "/drawer", "drawer");
             visit(page, "/buying", "buying");
             visit(page, "/lives/" + kind("Sluice") + "?with=" + kind("Weir"), "lives");

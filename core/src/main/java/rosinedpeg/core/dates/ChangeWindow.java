@@ -82,8 +82,24 @@ public record ChangeWindow(Instant earliest, Instant latest) {
      * @return the last moment after which it still holds by then, nine times in ten
      */
     public static Instant latest(StringCore core, Steadiness steadiness, Instant performance) {
-        return performance.minus(
-                requireNonNull(requireNonNull(SETTLES.get(core)).get(steadiness)));
+        return performance.minus(settles(core, steadiness));
+    }
+
+    /**
+     * From when on a new string holds, before there are any readings of it.
+     *
+     * @param core what it is made of
+     * @param steadiness how well it has to hold
+     * @param changedAt when it went on
+     * @return the first moment at which it holds, nine times in ten
+     */
+    public static Instant holdsFrom(StringCore core, Steadiness steadiness, Instant changedAt) {
+        return changedAt.plus(settles(core, steadiness));
+    }
+
+    /** {@return how long a string of a core takes until it holds, nine times in ten, before there are any readings of it} */
+    public static Duration settles(StringCore core, Steadiness steadiness) {
+        return requireNonNull(requireNonNull(SETTLES.get(core)).get(steadiness));
     }
 
     /** {@return whether a change at that moment is in time} */

@@ -15,9 +15,10 @@ import rosinedpeg.core.figure.Unit;
 public record FinishedWork(Work work, double usualMinutes, double takenMinutes) {
 
     /** How long work usually takes. */
-    static final Range USUAL = new Range(0.1, 1440, Unit.MINUTE);
+    public static final Range USUAL = new Range(0.1, 1440, Unit.MINUTE);
 
-    private static final Range TAKEN = new Range(0, 14_400, Unit.MINUTE);
+    /** How long work can have taken. */
+    public static final Range TAKEN = new Range(0, 14_400, Unit.MINUTE);
 
     /** Who was quicker than that pressed through the plan without doing it, who was slower did something else beside it. */
     private static final double FARTHEST = 5;

@@ -152,6 +152,11 @@ public final class LearnedPace {
                 usualMinutes * Math.exp(middle + reach));
     }
 
+    /** {@return how many finished runs count} */
+    public int runs() {
+        return counted.size();
+    }
+
     /** {@return how much a figure for such work rests on} */
     public Count count(Work work) {
         requireNonNull(work, "work");

@@ -46,6 +46,32 @@ public record BenchSchedule(Map<BenchJob, Place> places, List<Undone> undone, in
                 .sum();
     }
 
+    /**
+     * The same schedule for jobs of which something else is known that changes nothing about it.
+     *
+     * @param now for each of its jobs the one that stands for it from now on
+     * @return the schedule with those
+     */
+    public BenchSchedule of(Map<BenchJob, BenchJob> now) {
+        requireNonNull(now, "now");
+        Map<BenchJob, Place> places = new LinkedHashMap<>();
+        this.places.forEach((job, place) -> places.put(now.getOrDefault(job, job), place));
+        return new BenchSchedule(
+                places,
+                undone.stream()
+                        .map(one -> new Undone(
+                                now.getOrDefault(one.job(), one.job()),
+                                one.reason(),
+                                one.minutesInWindow(),
+                                one.takenInWindow(),
+                                one.more(),
+                                one.sooner(),
+                                one.later()))
+                        .toList(),
+                worth,
+                most);
+    }
+
     /** Why a job cannot be done. */
     public enum Reason {
         /** Nobody who can do it is at the bench on any of its days. */

@@ -41,9 +41,10 @@ class ArchiveLayout {
 
     /** What people are and do; whatever points to it is theirs. */
     private static final Set<String> OF_PEOPLE = Set.of("account", "occasion");
-    /** What lies in the drawer or is bought for it stays with the workshop, whatever instrument it is meant for. */
-    private static final Pattern OF_THE_DRAWER =
-            Pattern.compile("drawer_\\w+|case_kit|supplier|maker_bought|purchase(_line)?");
+    /** What lies in the drawer, is bought for it or planned at the bench stays with the workshop, whatever instrument it is for. */
+    private static final Pattern OF_THE_WORKSHOP =
+            Pattern.compile("drawer_\\w+|case_kit|supplier|maker_bought|purchase(_line)?"
+                    + "|bench_\\w+|instrument_away|finished_work");
 
     private static final String COLUMNS = """
             select c.relname as part, a.attname as name, t.typname as type, a.attnotnull as required,
@@ -87,10 +88,10 @@ class ArchiveLayout {
         return parts;
     }
 
-    /** {@return the lists that tell of instruments, and not of people, what they play when, or what lies in the drawer and is bought} */
+    /** {@return the lists that tell of instruments, and not of people, what they play when, or what lies in the drawer, is bought or planned} */
     List<Part> partsOfInstruments() {
         return parts().stream()
-                .filter(part -> !OF_THE_DRAWER.matcher(part.table()).matches())
+                .filter(part -> !OF_THE_WORKSHOP.matcher(part.table()).matches())
                 .filter(part -> part.columns().stream()
                         .flatMap(column -> column.group().stream())
                         .noneMatch(OF_PEOPLE::contains))

@@ -32,6 +32,7 @@ import rosinedpeg.web.instrument.Instrument;
  * @param instrument what it is of
  * @param beforehand what has to be known before anybody works on it; told while it is looked over
  * @param owed what is left to do on it; told when the run is over
+ * @param rest what is left of today's list; told when the run is over
  * @param tuner whether a tuner is beside the bench
  * @param causes what may be behind the last break, while what is left of the string is taken out
  * @param round what to touch next, where pitches are read
@@ -52,6 +53,7 @@ record BenchPage(
         Instrument instrument,
         Optional<Beforehand> beforehand,
         List<OwedWork> owed,
+        Optional<DayAtBench.Rest> rest,
         boolean tuner,
         List<BreakCause> causes,
         Optional<Round> round,

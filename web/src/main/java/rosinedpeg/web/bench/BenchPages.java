@@ -62,6 +62,7 @@ class BenchPages {
     private final StringKinds kinds;
     private final Drawer drawer;
     private final Tuner tuner;
+    private final DayAtBench day;
     private final Clock clock;
 
     BenchPages(
@@ -71,6 +72,7 @@ class BenchPages {
             StringKinds kinds,
             Drawer drawer,
             Tuner tuner,
+            DayAtBench day,
             Clock clock) {
         this.instruments = instruments;
         this.aftercare = aftercare;
@@ -78,6 +80,7 @@ class BenchPages {
         this.kinds = kinds;
         this.drawer = drawer;
         this.tuner = tuner;
+        this.day = day;
         this.clock = clock;
     }
 
@@ -100,6 +103,7 @@ class BenchPages {
                 instrument,
                 looking ? Optional.of(inspections.beforehand(instrument)) : Optional.empty(),
                 state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
+                state.over() ? day.rest() : Optional.empty(),
                 tuner.there(),
                 causes(state),
                 step.flatMap(now -> round(run, now, instrument)),

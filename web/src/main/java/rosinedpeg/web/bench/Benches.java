@@ -22,6 +22,7 @@ import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PacketUse;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.PlanKind;
+import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.drawer.Drawer;
@@ -158,7 +159,7 @@ public class Benches {
     @Transactional
     public UUID start(
             UUID instrumentId, ChangePlan plan, Map<Position, UUID> replacements, Reason reason, boolean keepOld) {
-        return start(instrumentId, plan, replacements, reason, keepOld, Map.of());
+        return start(instrumentId, plan, Schools.usual(plan.setUp().family()), replacements, reason, keepOld, Map.of());
     }
 
     /**
@@ -166,6 +167,7 @@ public class Benches {
      *
      * @param instrumentId the instrument
      * @param plan what is to be followed; not a refused one
+     * @param schools how whoever begins it likes to work
      * @param replacements the kinds of string that go on
      * @param reason why
      * @param keepOld whether old strings are kept as spares
@@ -176,6 +178,7 @@ public class Benches {
     public UUID start(
             UUID instrumentId,
             ChangePlan plan,
+            Schools schools,
             Map<Position, UUID> replacements,
             Reason reason,
             boolean keepOld,
@@ -193,6 +196,7 @@ public class Benches {
                 reason,
                 json.writeValueAsString(replacements),
                 keepOld,
+                json.writeValueAsString(schools),
                 clock.instant(),
                 CurrentWorkshop.recordedBy());
         runs.saveAndFlush(run);

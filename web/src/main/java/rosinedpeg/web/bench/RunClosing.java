@@ -53,6 +53,7 @@ class RunClosing {
     private final Aftercare aftercare;
     private final StringKinds kinds;
     private final Drawer drawer;
+    private final Pace pace;
     private final Clock clock;
 
     RunClosing(
@@ -62,6 +63,7 @@ class RunClosing {
             Aftercare aftercare,
             StringKinds kinds,
             Drawer drawer,
+            Pace pace,
             Clock clock) {
         this.events = events;
         this.instruments = instruments;
@@ -69,12 +71,16 @@ class RunClosing {
         this.aftercare = aftercare;
         this.kinds = kinds;
         this.drawer = drawer;
+        this.pace = pace;
         this.clock = clock;
     }
 
     /** Makes what the ledger says part of the instrument's record. */
     void close(RunEntity run, Run finished, Outcome outcome) {
         run.close(outcome, clock.instant());
+        if (outcome == Outcome.FINISHED) {
+            pace.note(run, finished);
+        }
         learn(run, finished);
         finished.notes().forEach(note -> notes.write(run.instrumentId(), new Note.Written(note.text()), false));
         if (outcome == Outcome.FINISHED && finished.state().plan().order().isEmpty()) {

@@ -38,6 +38,10 @@ class RunEntity {
     private String replacements;
 
     private boolean keepOld;
+
+    @JdbcTypeCode(SqlTypes.JSON)
+    private @Nullable String schools;
+
     private Instant startedAt;
     private String startedBy;
 
@@ -53,6 +57,7 @@ class RunEntity {
             Reason reason,
             String replacements,
             boolean keepOld,
+            @Nullable String schools,
             Instant startedAt,
             String startedBy) {
         this.id = UUID.randomUUID();
@@ -60,6 +65,7 @@ class RunEntity {
         this.reason = reason;
         this.replacements = replacements;
         this.keepOld = keepOld;
+        this.schools = schools;
         this.startedAt = startedAt;
         this.startedBy = startedBy;
         this.outcome = Outcome.OPEN;
@@ -88,6 +94,12 @@ class RunEntity {
 
     boolean keepOld() {
         return keepOld;
+    }
+
+    /** How whoever began it likes to work; missing where that was not said. */
+    @Nullable
+    String schools() {
+        return schools;
     }
 
     Instant startedAt() {

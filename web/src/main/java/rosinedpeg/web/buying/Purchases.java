@@ -109,7 +109,7 @@ public class Purchases {
     }
 
     /** {@return what of each kind is still to come, by kind; what is written but not sent comes as if it were sent today} */
-    Map<UUID, List<Coming>> coming(LocalDate today) {
+    public Map<UUID, List<Coming>> coming(LocalDate today) {
         return open().stream()
                 .flatMap(purchase -> purchase.lines().stream()
                         .filter(line -> line.toCome() > 0)

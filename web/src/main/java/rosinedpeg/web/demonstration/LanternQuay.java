@@ -9,12 +9,16 @@ import static rosinedpeg.core.strings.Position.V;
 
 import java.math.BigDecimal;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
+import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +37,9 @@ import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.RepairPlanner;
+import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
@@ -44,6 +51,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.core.week.BenchHours;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.BenchEntry;
@@ -71,6 +79,10 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.settling.Settlings;
 import rosinedpeg.web.sound.Sounds;
+import rosinedpeg.web.week.BenchTimes;
+import rosinedpeg.web.week.BenchWeek;
+import rosinedpeg.web.week.WishKind;
+import rosinedpeg.web.week.Wishes;
 
 /**
  * Loads Lantern Quay into an empty database: a floating theatre on a reservoir, its pit band's strings, one bench under
@@ -86,6 +98,8 @@ class LanternQuay implements ApplicationRunner {
     /** And the tenser one more. */
     private static final double TENSER = 1.06;
 
+    private static final String BENCH = "Bench under the stage";
+    private static final String KEEPER = "Keeper of the shelf";
     private static final String PASSWORD = "under-the-stage";
     private static final String CURRENCY = "EUR";
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
@@ -104,6 +118,9 @@ class LanternQuay implements ApplicationRunner {
     private final CaseKits caseKits;
     private final Suppliers suppliers;
     private final Purchases purchases;
+    private final BenchTimes benchTimes;
+    private final Wishes wishes;
+    private final BenchWeek benchWeek;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -122,6 +139,9 @@ class LanternQuay implements ApplicationRunner {
             CaseKits caseKits,
             Suppliers suppliers,
             Purchases purchases,
+            BenchTimes benchTimes,
+            Wishes wishes,
+            BenchWeek benchWeek,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -138,6 +158,9 @@ class LanternQuay implements ApplicationRunner {
         this.caseKits = caseKits;
         this.suppliers = suppliers;
         this.purchases = purchases;
+        this.benchTimes = benchTimes;
+        this.wishes = wishes;
+        this.benchWeek = benchWeek;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -150,11 +173,11 @@ class LanternQuay implements ApplicationRunner {
         UUID workshop = UUID.randomUUID();
         CurrentWorkshop.in(
                 workshop,
-                "Bench under the stage",
+                BENCH,
                 () -> transaction.execute(status -> {
                     accounts.openWorkshop(workshop, "Lantern Quay", ZONE, ReferenceA.STANDARD);
-                    accounts.add(workshop, "bench", "Bench under the stage", Role.TECHNICIAN, PASSWORD);
-                    accounts.add(workshop, "keeper", "Keeper of the shelf", Role.KEEPER, PASSWORD);
+                    accounts.add(workshop, "bench", BENCH, Role.TECHNICIAN, PASSWORD);
+                    accounts.add(workshop, "keeper", KEEPER, Role.KEEPER, PASSWORD);
                     accounts.add(workshop, "pit", "Pit 1", Role.PLAYER, PASSWORD);
                     load();
                     return workshop;
@@ -319,6 +342,48 @@ class LanternQuay implements ApplicationRunner {
         enter(OccasionKind.REHEARSAL, "Pit rehearsal", 2, LocalTime.of(18, 30), LocalTime.of(21, 0));
         enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
         enter(OccasionKind.CONCERT, "Opening night", 12, LocalTime.of(19, 30), LocalTime.of(22, 0));
+        pegsTreated(quarter);
+        planWeek(pit2, pit3, pit4, pit9);
+    }
+
+    /** The bench before opening night: short hours, and a Thursday on which three instruments come back at once. */
+    private void planWeek(UUID pit2, UUID pit3, UUID pit4, UUID pit9) {
+        LocalDate today = clock.instant().atZone(ZONE).toLocalDate();
+        LocalDate thursday = today.plusDays(1).with(TemporalAdjusters.next(DayOfWeek.THURSDAY));
+        Map<DayOfWeek, BenchHours> weekdays = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek day : EnumSet.range(DayOfWeek.MONDAY, DayOfWeek.FRIDAY)) {
+            weekdays.put(day, BenchHours.of("9:30-12:00"));
+        }
+        benchTimes.usually(BENCH, weekdays);
+        benchTimes.usually(KEEPER, Map.of(DayOfWeek.SATURDAY, BenchHours.of("10-12")));
+        benchTimes.otherwise(BENCH, thursday, thursday, BenchHours.of("10-12"));
+        wishes.away(UUID.randomUUID(), pit9, today, today.plusDays(6), "the seam is glued");
+        for (UUID away : List.of(pit2, pit3, pit4)) {
+            wishes.away(UUID.randomUUID(), away, today, thursday.minusDays(1), "on the barge");
+        }
+        wishes.ask(
+                UUID.randomUUID(),
+                pit2,
+                WishKind.OTHER,
+                List.of(),
+                "chin rest fitted, seams looked over",
+                45,
+                thursday);
+        wishes.ask(UUID.randomUUID(), pit3, WishKind.OTHER, List.of(), "tail adjuster replaced", 50, thursday);
+        wishes.ask(UUID.randomUUID(), pit4, WishKind.PEG_SERVICE, List.of(), "", null, thursday);
+        benchWeek.pinFirst(pit3);
+    }
+
+    /** Pegs treated from the first step to the last. */
+    private void pegsTreated(UUID instrumentId) {
+        Instrument instrument = instruments.get(instrumentId);
+        Schools schools = Schools.usual(instrument.setUp().family());
+        ChangePlan plan = new RepairPlanner(instrument.setUp(), instrument.specs(), schools, instrument.particulars())
+                .pegService(Map.of(IV, PegCondition.STICKS));
+        UUID run = benches.start(instrumentId, plan, Map.of(), Reason.SERVICE, false);
+        for (Step step : plan.steps()) {
+            benches.record(run, Press.now(UUID.randomUUID(), step.index()), new BenchEntry.Done(step.index()));
+        }
     }
 
     private void layIn(

@@ -16,7 +16,8 @@
             "occasions",
             "pegs",
             "findings",
-            "aftercare"
+            "aftercare",
+            "week"
         })
 @NullMarked
 package rosinedpeg.web.demonstration;

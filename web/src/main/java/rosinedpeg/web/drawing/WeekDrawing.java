@@ -59,7 +59,7 @@ public final class WeekDrawing {
             pen.path(
                     one.kind().name().toLowerCase(Locale.ROOT),
                     1.2,
-                    bridge(x.applyAsDouble(one.at()), tall(one.kind())));
+                    bridge(x.applyAsDouble(one.at()), STRAND, one.kind()));
         }
         if (!now.isBefore(from) && now.isBefore(dayStarts.get(dayStarts.size() - 1))) {
             double at = x.applyAsDouble(now);
@@ -93,10 +93,10 @@ public final class WeekDrawing {
         };
     }
 
-    /** A bridge seen from the tailpiece, its feet on the strand: a quarter wider than it is high, as bridges are. */
-    private static String bridge(double x, double height) {
-        double wide = height * 1.25;
-        Outline outline = new Outline(x, wide, height);
+    /** A bridge seen from the tailpiece, the taller the better strings have to hold, its feet on a strand: a quarter wider than it is high, as bridges are. */
+    static String bridge(double x, double feet, OccasionKind kind) {
+        double height = tall(kind);
+        Outline outline = new Outline(x, feet, height * 1.25, height);
         return outline.move(-0.5, 0)
                 + outline.line(-0.5, 0.07)
                 + outline.line(-0.4, 0.13)
@@ -113,8 +113,8 @@ public final class WeekDrawing {
                 + "Z";
     }
 
-    /** Turns parts of width and height above the strand into the drawing's own. */
-    private record Outline(double x, double wide, double high) {
+    /** Turns parts of width and height above its feet into the drawing's own. */
+    private record Outline(double x, double feet, double wide, double high) {
 
         String move(double across, double up) {
             return "M" + point(across, up);
@@ -129,7 +129,7 @@ public final class WeekDrawing {
         }
 
         private String point(double across, double up) {
-            return Stroke.number(x + across * wide) + " " + Stroke.number(STRAND - up * high);
+            return Stroke.number(x + across * wide) + " " + Stroke.number(feet - up * high);
         }
     }
 

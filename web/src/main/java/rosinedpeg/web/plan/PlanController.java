@@ -161,7 +161,14 @@ class PlanController {
         page.fromDrawer()
                 .forEach((position, there) -> there.taken().ifPresent(string -> picked.put(position, string.id())));
         UUID run = start.run(
-                id, page.beforehand(), page.course().get().plan(), replacements, form.getReason(), keepOld, picked);
+                id,
+                page.beforehand(),
+                page.course().get().plan(),
+                form.schools(),
+                replacements,
+                form.getReason(),
+                keepOld,
+                picked);
         return "redirect:/bench/" + run;
     }
 

@@ -10,6 +10,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.validation.BindingResult;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Reason;
@@ -54,6 +55,7 @@ class RunStart {
             UUID id,
             Beforehand beforehand,
             ChangePlan plan,
+            Schools schools,
             Map<Position, UUID> replacements,
             Reason reason,
             boolean keepOld,
@@ -68,7 +70,7 @@ class RunStart {
                     notes.write(id, told(beforehand), false);
                 }
                 instruments.bringBack(id);
-                return benches.start(id, plan, replacements, reason, keepOld, chosen);
+                return benches.start(id, plan, schools, replacements, reason, keepOld, chosen);
             });
         } catch (DataIntegrityViolationException pressedTwice) {
             if (!Constraint.ONE_OPEN_RUN_FOR_AN_INSTRUMENT.isViolatedBy(pressedTwice)) {

@@ -132,7 +132,14 @@ class WorkController {
             replacements.put(form.getString(), form.getNewKind());
         }
         UUID run = start.run(
-                id, page.beforehand(), page.course().get().plan(), replacements, reason(form), false, Map.of());
+                id,
+                page.beforehand(),
+                page.course().get().plan(),
+                Schools.usual(page.instrument().setUp().family()),
+                replacements,
+                reason(form),
+                false,
+                Map.of());
         return "redirect:/bench/" + run;
     }
 

@@ -35,7 +35,11 @@ public enum Constraint {
     /** Two suppliers of a workshop have the same name. */
     SUPPLIER_NAME,
     /** It was said twice at one moment from whom strings of a maker are bought. */
-    MAKER_BOUGHT_ONCE;
+    MAKER_BOUGHT_ONCE,
+    /** It was said twice at one moment when somebody usually is at the bench. */
+    BENCH_HOURS_WEEKDAY,
+    /** It was said twice at one moment when somebody is at the bench on a day. */
+    BENCH_HOURS_DAY;
 
     /** {@return its name in the schema} */
     public String inSchema() {

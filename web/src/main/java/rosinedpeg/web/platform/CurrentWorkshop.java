@@ -70,7 +70,8 @@ public final class CurrentWorkshop {
         return account().map(account -> new ReferenceA(account.referenceAHz())).orElse(ReferenceA.STANDARD);
     }
 
-    static UUID id() {
+    /** {@return the id of the workshop that whatever is done belongs to} */
+    public static UUID id() {
         Named named = NAMED.get();
         return named != null
                 ? named.workshopId()

@@ -1,0 +1,114 @@
+package rosinedpeg.web.week;
+
+import java.time.Clock;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.function.Predicate;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.week.BenchHours;
+import rosinedpeg.core.week.BenchTime;
+import rosinedpeg.core.week.Place;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** Who is at the bench, and when. */
+@Service
+@Transactional(readOnly = true)
+public class BenchTimes {
+
+    /** More people do not stand at one bench. */
+    static final int MOST_PEOPLE = 12;
+
+    private static final int SECONDS_OF_MINUTE = 60;
+
+    private final BenchHoursRepository hours;
+    private final Clock clock;
+
+    BenchTimes(BenchHoursRepository hours, Clock clock) {
+        this.hours = hours;
+        this.clock = clock;
+    }
+
+    /** {@return the people who are ever at the bench, by their names} */
+    List<PersonHours> people() {
+        Map<String, PersonHours> people = new LinkedHashMap<>();
+        for (BenchHoursEntity row : hours.from(CurrentWorkshop.today(clock))) {
+            PersonHours person = people.computeIfAbsent(
+                    row.person(), name -> new PersonHours(name, new EnumMap<>(DayOfWeek.class), new TreeMap<>()));
+            if (row.weekday() != null) {
+                person.usual().put(row.weekday(), row.hours());
+            } else if (row.day() != null) {
+                person.otherwise().put(row.day(), row.hours());
+            }
+        }
+        return List.copyOf(people.values());
+    }
+
+    /** {@return the minutes people have from today for so many days; of today what is still to come} */
+    List<BenchTime> times(List<PersonHours> people, int days) {
+        LocalDate today = CurrentWorkshop.today(clock);
+        int now = LocalTime.ofInstant(clock.instant(), CurrentWorkshop.zone()).toSecondOfDay() / SECONDS_OF_MINUTE;
+        List<BenchTime> times = new ArrayList<>();
+        for (int day = 0; day < days; day++) {
+            LocalDate date = today.plusDays(day);
+            for (PersonHours person : people) {
+                BenchHours there = person.on(date);
+                int minutes = day == 0 ? there.minutesAfter(now) : there.minutes();
+                if (minutes > 0) {
+                    times.add(new BenchTime(new Place(date, person.person()), minutes));
+                }
+            }
+        }
+        return times;
+    }
+
+    /** Says when somebody usually is at the bench; days that are missing are off. */
+    @Transactional
+    public void usually(String person, Map<DayOfWeek, BenchHours> week) {
+        for (DayOfWeek weekday : DayOfWeek.values()) {
+            BenchHours there = week.getOrDefault(weekday, BenchHours.NONE);
+            row(person, row -> weekday == row.weekday())
+                    .ifPresentOrElse(
+                            row -> row.become(there), () -> hours.save(new BenchHoursEntity(person, weekday, there)));
+        }
+        hours.flush();
+    }
+
+    /** Says when somebody is at the bench on some days, otherwise than usual. */
+    @Transactional
+    public void otherwise(String person, LocalDate from, LocalDate until, BenchHours there) {
+        for (LocalDate day = from; !day.isAfter(until); day = day.plusDays(1)) {
+            LocalDate date = day;
+            row(person, row -> date.equals(row.day()))
+                    .ifPresentOrElse(
+                            row -> row.become(there), () -> hours.save(new BenchHoursEntity(person, date, there)));
+        }
+        hours.flush();
+    }
+
+    /** A day is as usual again. */
+    @Transactional
+    void asUsual(String person, LocalDate day) {
+        row(person, row -> day.equals(row.day())).ifPresent(hours::delete);
+    }
+
+    /** Somebody is not at the bench any more. */
+    @Transactional
+    void remove(String person) {
+        hours.remove(person);
+    }
+
+    private Optional<BenchHoursEntity> row(String person, Predicate<BenchHoursEntity> which) {
+        return hours.from(LocalDate.EPOCH).stream()
+                .filter(row -> row.person().equals(person) && which.test(row))
+                .findFirst();
+    }
+}

@@ -1,0 +1,459 @@
+package rosinedpeg.web.week;
+
+import static java.util.Objects.requireNonNull;
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.toMap;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.UUID;
+import java.util.function.Function;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.dates.BridgeWatch;
+import rosinedpeg.core.dates.ChangeWindow;
+import rosinedpeg.core.dates.SafeChange;
+import rosinedpeg.core.estimate.Interval;
+import rosinedpeg.core.pace.FinishedWork;
+import rosinedpeg.core.pace.LearnedPace;
+import rosinedpeg.core.pace.Work;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.week.JobKind;
+import rosinedpeg.core.week.StringsWindow;
+import rosinedpeg.core.week.UsualMinutes;
+import rosinedpeg.web.aftercare.Aftercare;
+import rosinedpeg.web.aftercare.OwedWork;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Pace;
+import rosinedpeg.web.buying.PacketDays;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.occasions.Occasion;
+import rosinedpeg.web.occasions.Occasions;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.rack.Rack;
+import rosinedpeg.web.settling.SettlingString;
+import rosinedpeg.web.settling.Settlings;
+
+/** Everything that waits for the bench in the weeks that are planned, with its minutes and its days. */
+@Service
+@Transactional
+class BenchWork {
+
+    /** So many days from today are planned. */
+    static final int DAYS = 28;
+
+    /** More instruments are not planned for: the first due first. */
+    static final int MOST_DUE = 300;
+
+    private static final int MOST_OWED = 100;
+    private static final int MOST_SETTLING = 60;
+    private static final int MOST_AWAY = 500;
+
+    private final Rack rack;
+    private final Instruments instruments;
+    private final Occasions occasions;
+    private final Settlings settlings;
+    private final Aftercare aftercare;
+    private final Benches benches;
+    private final Pace pace;
+    private final PacketDays packets;
+    private final Wishes wishes;
+    private final AwayRepository away;
+    private final Clock clock;
+
+    BenchWork(
+            Rack rack,
+            Instruments instruments,
+            Occasions occasions,
+            Settlings settlings,
+            Aftercare aftercare,
+            Benches benches,
+            Pace pace,
+            PacketDays packets,
+            Wishes wishes,
+            AwayRepository away,
+            Clock clock) {
+        this.rack = rack;
+        this.instruments = instruments;
+        this.occasions = occasions;
+        this.settlings = settlings;
+        this.aftercare = aftercare;
+        this.benches = benches;
+        this.pace = pace;
+        this.packets = packets;
+        this.wishes = wishes;
+        this.away = away;
+        this.clock = clock;
+    }
+
+    /**
+     * What waits.
+     *
+     * @param jobs the jobs, in the order of their last days
+     * @param more whether more instruments fall due than are planned for
+     * @param learned how long work takes here
+     */
+    record Waiting(List<Job> jobs, boolean more, LearnedPace learned) {}
+
+    /**
+     * Gathers what waits for the bench.
+     *
+     * @param people who is ever at it
+     * @param open the days on which anybody is
+     * @return that
+     */
+    Waiting waiting(Collection<String> people, Set<LocalDate> open) {
+        Look look = new Look(people);
+        List<Job> jobs = new ArrayList<>();
+        List<UUID> due = rack.dueBy(
+                look.furthest
+                        .plusDays(StringsWindow.EARLY_DAYS)
+                        .atStartOfDay(look.zone)
+                        .toInstant(),
+                MOST_DUE + 1);
+        List<Wish> wished = wishes.open();
+        Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST_OWED);
+        List<SettlingString> young = settlings.young(MOST_SETTLING);
+        Set<UUID> ids = new HashSet<>(due);
+        wished.forEach(wish -> ids.add(wish.instrumentId()));
+        ids.addAll(owed.keySet());
+        look.standings.putAll(instruments.standings(ids));
+        // What lies on the bench already waits no more.
+        benches.onBench(ids).forEach(look.standings::remove);
+        jobs.addAll(wished(look, wished));
+        Set<UUID> changed = new HashSet<>();
+        jobs.stream().filter(Job::changesStrings).map(Job::instrumentId).forEach(changed::add);
+        jobs.addAll(strings(
+                look,
+                due.stream().filter(id -> !changed.contains(id)).limit(MOST_DUE).toList()));
+        jobs.addAll(owed(look, owed));
+        jobs.addAll(bridges(look, young, open));
+        jobs.sort(
+                Comparator.comparing(Job::latest).thenComparing(Job::instrument).thenComparing(Job::key));
+        return new Waiting(jobs, due.size() > MOST_DUE, look.learned);
+    }
+
+    /** What is looked at once for all jobs. */
+    private final class Look {
+
+        private final Instant now = clock.instant();
+        private final ZoneId zone = CurrentWorkshop.zone();
+        private final LocalDate today = now.atZone(zone).toLocalDate();
+        private final LocalDate furthest = today.plusDays(DAYS - 1L);
+        private final LearnedPace learned = pace.learned();
+        private final Function<rosinedpeg.web.kinds.StringKind, PacketDays.Packet> nextPacket = packets.inTurn();
+        private final List<Occasion> season = occasions.season();
+        private final Map<UUID, Standing> standings = new HashMap<>();
+        private final Map<UUID, List<AwayEntity>> away =
+                BenchWork.this
+                        .away
+                        .findByUntilDayGreaterThanEqualOrderByFromDayAscId(today, Limit.of(MOST_AWAY))
+                        .stream()
+                        .collect(groupingBy(AwayEntity::instrumentId));
+        private final Collection<String> people;
+        private final Map<Sort, Map<String, Interval>> minutes = new HashMap<>();
+
+        Look(Collection<String> people) {
+            this.people = people;
+        }
+
+        private Map<String, Interval> minutes(Family family, double usual) {
+            return minutes.computeIfAbsent(new Sort(family, usual), sort -> minutesOfEach(family, usual));
+        }
+
+        private Map<String, Interval> minutesOfEach(Family family, double usual) {
+            double within = FinishedWork.USUAL.clamp(usual);
+            return people.stream()
+                    .collect(toMap(
+                            Function.identity(),
+                            person -> learned.minutes(new Work(family, Schools.usual(family), person), within)));
+        }
+
+        /** {@return the days from one to another on which an instrument is not at hand} */
+        private Set<LocalDate> away(UUID instrumentId, LocalDate from, LocalDate until) {
+            Set<LocalDate> days = new TreeSet<>();
+            for (AwayEntity one : away.getOrDefault(instrumentId, List.of())) {
+                for (LocalDate day = from; !day.isAfter(until); day = day.plusDays(1)) {
+                    if (!day.isBefore(one.fromDay()) && !day.isAfter(one.untilDay())) {
+                        days.add(day);
+                    }
+                }
+            }
+            return days;
+        }
+
+        private List<SafeChange.Performance> performances(UUID instrumentId) {
+            return season.stream()
+                    .filter(one -> one.concerns(instrumentId))
+                    .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
+                    .toList();
+        }
+
+        private Optional<Occasion> occasion(UUID instrumentId, SafeChange.Performance performance) {
+            return season.stream()
+                    .filter(one -> one.concerns(instrumentId) && one.beginsAt().equals(performance.beginsAt()))
+                    .findFirst();
+        }
+    }
+
+    /** Work that takes as long as any other of its sort. */
+    private record Sort(Family family, double usual) {}
+
+    /** The strings of one instrument that are changed together. */
+    private record Change(
+            Standing standing, List<StringOn> strings, List<StringsWindow.Due> due, Optional<Occasion> played) {
+
+        Instant latest() {
+            return due.stream()
+                    .map(string -> string.safe().latest())
+                    .min(Instant::compareTo)
+                    .orElseThrow();
+        }
+    }
+
+    private List<Job> strings(Look look, Collection<UUID> ids) {
+        return ids.stream()
+                .map(look.standings::get)
+                .filter(standing -> standing != null)
+                .map(standing -> change(look, standing, due(look, standing)))
+                .filter(change -> !change.strings().isEmpty())
+                .sorted(Comparator.comparing(Change::latest)
+                        .thenComparing(change -> change.standing().name()))
+                .map(change -> job(look, change, Optional.empty()))
+                .toList();
+    }
+
+    /** {@return the strings of an instrument that are due in the weeks that are planned} */
+    private static List<StringOn> due(Look look, Standing standing) {
+        Instant end = look.furthest.plusDays(1).atStartOfDay(look.zone).toInstant();
+        return standing.strings().stream()
+                .filter(string -> string.dueAt(look.now).isBefore(end))
+                .toList();
+    }
+
+    private static Change change(Look look, Standing standing, List<StringOn> strings) {
+        List<SafeChange.Performance> performances = look.performances(standing.id());
+        List<StringsWindow.Due> due = strings.stream()
+                .map(string -> {
+                    Instant dueAt = string.dueAt(look.now);
+                    return new StringsWindow.Due(
+                            dueAt, SafeChange.of(string.kind().spec().core(), performances, dueAt, look.now));
+                })
+                .toList();
+        Optional<Occasion> played = due.stream()
+                .flatMap(string -> string.safe().playedFirst().stream())
+                .min(Comparator.comparing(SafeChange.Performance::beginsAt))
+                .flatMap(first -> look.occasion(standing.id(), first));
+        return new Change(standing, strings, due, played);
+    }
+
+    private static Job job(Look look, Change change, Optional<Wish> wish) {
+        Standing standing = change.standing();
+        Family family = change.strings().get(0).kind().family();
+        Set<Position> positions = EnumSet.noneOf(Position.class);
+        change.strings().forEach(string -> positions.add(string.position()));
+        PacketDays.Packet packet = change.strings().stream()
+                .map(string -> look.nextPacket.apply(string.kind()))
+                .max(Comparator.comparing(PacketDays.Packet::on))
+                .orElseThrow();
+        StringsWindow window = StringsWindow.of(change.due(), packet.on(), look.today, look.furthest, look.zone);
+        LocalDate latest = wish.flatMap(Wish::byDay)
+                .filter(day -> day.isBefore(window.latest()))
+                .orElse(window.latest());
+        // What was asked for need not be due.
+        LocalDate earliest = wish.isPresent() ? packet.on() : window.earliest();
+        double usual = UsualMinutes.ofStrings(family, positions, Schools.usual(family));
+        return new Job(
+                wish.map(one -> "wish-" + one.id()).orElse("strings-" + standing.id()),
+                wish.isPresent() ? JobKind.WISHED : kind(change, window),
+                standing.id(),
+                standing.name(),
+                List.copyOf(positions),
+                Optional.of(slowest(change.strings())),
+                usual,
+                look.minutes(family, usual),
+                earliest,
+                latest,
+                look.away(standing.id(), earliest, look.furthest),
+                change.played(),
+                Optional.of(packet),
+                Optional.empty(),
+                wish);
+    }
+
+    private static JobKind kind(Change change, StringsWindow window) {
+        if (change.strings().stream().allMatch(string -> string.fittedAt().isEmpty())) {
+            return JobKind.AGE_UNKNOWN;
+        }
+        return window.played() ? JobKind.STRINGS_PLAYED : JobKind.STRINGS_DUE;
+    }
+
+    private static StringCore slowest(List<StringOn> strings) {
+        return strings.stream()
+                .map(string -> string.kind().spec().core())
+                .max(Comparator.comparing(core -> ChangeWindow.settles(core, Steadiness.CONCERT)))
+                .orElseThrow();
+    }
+
+    private static List<Job> wished(Look look, List<Wish> wished) {
+        List<Job> jobs = new ArrayList<>();
+        for (Wish wish : wished) {
+            Standing standing = look.standings.get(wish.instrumentId());
+            if (standing == null) {
+                continue;
+            }
+            List<StringOn> strings = standing.strings().stream()
+                    .filter(string -> wish.strings().contains(string.position()))
+                    .toList();
+            if (!strings.isEmpty()) {
+                jobs.add(job(look, change(look, standing, strings), Optional.of(wish)));
+            } else if (wish.kind() != WishKind.STRINGS) {
+                Family family = family(standing);
+                double usual = wish.kind() == WishKind.OTHER ? wish.minutes() : UsualMinutes.ofPegService(family);
+                jobs.add(simple(
+                        look,
+                        "wish-" + wish.id(),
+                        JobKind.WISHED,
+                        standing,
+                        List.of(),
+                        family,
+                        usual,
+                        wish.byDay().filter(day -> day.isBefore(look.furthest)).orElse(look.furthest),
+                        Optional.empty(),
+                        Optional.of(wish)));
+            }
+        }
+        return jobs;
+    }
+
+    /** A bare instrument has no family on its strings; then it counts as the smallest. */
+    private static Family family(Standing standing) {
+        return standing.strings().stream()
+                .findFirst()
+                .map(string -> string.kind().family())
+                .orElse(Family.VIOLIN);
+    }
+
+    private static Job simple(
+            Look look,
+            String key,
+            JobKind kind,
+            Standing standing,
+            List<Position> strings,
+            Family family,
+            double usual,
+            LocalDate latest,
+            Optional<OwedWork> owed,
+            Optional<Wish> wish) {
+        LocalDate last = latest.isBefore(look.today) ? look.today : latest;
+        return new Job(
+                key,
+                kind,
+                standing.id(),
+                standing.name(),
+                strings,
+                Optional.empty(),
+                usual,
+                look.minutes(family, usual),
+                look.today,
+                last,
+                look.away(standing.id(), look.today, look.furthest),
+                Optional.empty(),
+                Optional.empty(),
+                owed,
+                wish);
+    }
+
+    private static List<Job> owed(Look look, Map<UUID, List<OwedWork>> owed) {
+        List<Job> jobs = new ArrayList<>();
+        owed.forEach((id, work) -> {
+            Standing standing = look.standings.get(id);
+            if (standing != null) {
+                work.forEach(one -> {
+                    double usual = one.step() == null
+                            ? UsualMinutes.FETCHING + UsualMinutes.RESTOCKING
+                            : UsualMinutes.ofStep(
+                                    requireNonNull(one.step()), one.strings().size());
+                    jobs.add(simple(
+                            look,
+                            "owed-" + one.id(),
+                            JobKind.OWED,
+                            standing,
+                            one.strings(),
+                            family(standing),
+                            usual,
+                            look.furthest,
+                            Optional.of(one),
+                            Optional.empty()));
+                });
+            }
+        });
+        return jobs;
+    }
+
+    /**
+     * A bridge is looked at on each of the days after its strings were changed, on that very day: at the bench when somebody is there
+     * and the instrument is too, and otherwise by whoever has it.
+     */
+    private static List<Job> bridges(Look look, List<SettlingString> young, Set<LocalDate> open) {
+        Map<UUID, SettlingString> latest = new LinkedHashMap<>();
+        young.forEach(string -> latest.merge(
+                string.instrument().id(),
+                string,
+                (one, other) -> one.fittedAt().isBefore(other.fittedAt()) ? other : one));
+        List<Job> jobs = new ArrayList<>();
+        for (SettlingString string : latest.values()) {
+            LocalDate changed = string.fittedAt().atZone(look.zone).toLocalDate();
+            for (int days = 0; days < BridgeWatch.DAYS; days++) {
+                LocalDate day = look.today.plusDays(days);
+                boolean here = look.away(string.instrument().id(), day, day).isEmpty();
+                if (here && open.contains(day) && BridgeWatch.asksOn(changed, day)) {
+                    jobs.add(bridge(look, string, day));
+                }
+            }
+        }
+        return jobs;
+    }
+
+    private static Job bridge(Look look, SettlingString string, LocalDate day) {
+        UUID id = string.instrument().id();
+        double usual = UsualMinutes.ofBridge();
+        return new Job(
+                "bridge-" + id + "-" + day,
+                JobKind.BRIDGE,
+                id,
+                string.instrument().name(),
+                List.of(),
+                Optional.empty(),
+                usual,
+                look.minutes(family(string.instrument()), usual),
+                day,
+                day,
+                Set.of(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+}

@@ -1,0 +1,158 @@
+package rosinedpeg.web.week;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
+
+/** What people ask for, and when instruments are not at hand. */
+@Service
+@Transactional(readOnly = true)
+public class Wishes {
+
+    private final WishRepository wishes;
+    private final AwayRepository away;
+    private final Instruments instruments;
+    private final Clock clock;
+
+    Wishes(WishRepository wishes, AwayRepository away, Instruments instruments, Clock clock) {
+        this.wishes = wishes;
+        this.away = away;
+        this.instruments = instruments;
+        this.clock = clock;
+    }
+
+    /** {@return what is asked for and not done, the longest wished first; strings that went on since count as done} */
+    List<Wish> open() {
+        List<WishEntity> open = wishes.findByDoneAtIsNullOrderByWishedAtAscId(Limit.of(Wish.MOST));
+        var standings = instruments.standings(
+                open.stream().map(WishEntity::instrumentId).distinct().toList());
+        return open.stream()
+                .filter(wish -> !isDone(wish, standings.get(wish.instrumentId())))
+                .map(Wishes::view)
+                .toList();
+    }
+
+    private static boolean isDone(WishEntity wish, @Nullable Standing standing) {
+        return wish.kind() == WishKind.STRINGS
+                && standing != null
+                && standing.strings().stream()
+                        .filter(string -> wish.strings().contains(string.position()))
+                        .allMatch(string -> string.fittedAt()
+                                .filter(wish.wishedAt()::isBefore)
+                                .isPresent());
+    }
+
+    private static Wish view(WishEntity wish) {
+        return new Wish(
+                wish.id(),
+                wish.instrumentId(),
+                wish.kind(),
+                wish.strings(),
+                wish.note(),
+                wish.minutes(),
+                Optional.ofNullable(wish.byDay()),
+                wish.wishedBy());
+    }
+
+    /** {@return how much is asked for} */
+    long count() {
+        return wishes.count();
+    }
+
+    /**
+     * Somebody asks for work.
+     *
+     * @param press the press that this is, which becomes its id; sent twice it is asked for once
+     */
+    @Transactional
+    public void ask(
+            UUID press,
+            UUID instrumentId,
+            WishKind kind,
+            Collection<Position> strings,
+            String note,
+            @Nullable Integer minutes,
+            @Nullable LocalDate byDay) {
+        instruments.require(instrumentId);
+        if (!wishes.existsById(press)) {
+            wishes.saveAndFlush(new WishEntity(
+                    press,
+                    instrumentId,
+                    kind,
+                    strings,
+                    note,
+                    minutes,
+                    byDay,
+                    clock.instant(),
+                    CurrentWorkshop.recordedBy()));
+        }
+    }
+
+    /** What was asked for is done; a second time changes nothing. */
+    @Transactional
+    void done(UUID id) {
+        wishes.findById(id)
+                .orElseThrow(() -> new NotFoundException("wish " + id))
+                .done(clock.instant());
+    }
+
+    /**
+     * Days on which an instrument is not at hand.
+     *
+     * @param id of this entry
+     * @param instrumentId which instrument
+     * @param instrument what that is called
+     * @param from the first day
+     * @param until the last day
+     * @param why why; may be empty
+     */
+    record Away(UUID id, UUID instrumentId, String instrument, LocalDate from, LocalDate until, String why) {}
+
+    /** {@return when instruments are not at hand, from today on} */
+    List<Away> away() {
+        List<AwayEntity> all = away.findByUntilDayGreaterThanEqualOrderByFromDayAscId(
+                CurrentWorkshop.today(clock), Limit.of(Wish.MOST));
+        var names = instruments.names(
+                all.stream().map(AwayEntity::instrumentId).distinct().toList());
+        return all.stream()
+                .map(one -> new Away(
+                        one.id(),
+                        one.instrumentId(),
+                        names.getOrDefault(one.instrumentId(), ""),
+                        one.fromDay(),
+                        one.untilDay(),
+                        one.why()))
+                .toList();
+    }
+
+    /**
+     * An instrument is not at hand.
+     *
+     * @param press the press that this is, which becomes its id; sent twice it is entered once
+     */
+    @Transactional
+    public void away(UUID press, UUID instrumentId, LocalDate from, LocalDate until, String why) {
+        instruments.require(instrumentId);
+        if (!away.existsById(press)) {
+            away.saveAndFlush(new AwayEntity(press, instrumentId, from, until, why));
+        }
+    }
+
+    /** It is at hand all the same; a second time changes nothing. */
+    @Transactional
+    void back(UUID id) {
+        away.findById(id).ifPresent(away::delete);
+    }
+}

@@ -1,0 +1,372 @@
+package rosinedpeg.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.plan.RepairPlanner;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.BenchEntry;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
+import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.SignedIn;
+
+/** The week at the bench, in a workshop that begins with nothing. */
+class WeekIT extends InRequests {
+
+    private static final String ANN = "Ann";
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    Benches benches;
+
+    private SignedIn keeper;
+    private LocalDate today;
+
+    @BeforeEach
+    void begin() throws Exception {
+        keeper = stranger();
+        today = Instant.now().atZone(keeper.zone()).toLocalDate();
+        assertThat(page(keeper, "/week")).contains("Say who is at the bench and when");
+        every("9-11");
+        assertThat(page(keeper, "/week")).contains("Nothing waits for the bench");
+    }
+
+    /** Somebody is at the bench on each day of the week. */
+    private void every(String hours) {
+        assertThat(hours(ANN, hours)).hasStatus(302);
+    }
+
+    private org.springframework.test.web.servlet.assertj.MvcTestResult hours(String person, String hours) {
+        return post(
+                keeper,
+                "/week/hours",
+                "person",
+                person,
+                "monday",
+                hours,
+                "tuesday",
+                hours,
+                "wednesday",
+                hours,
+                "thursday",
+                hours,
+                "friday",
+                hours,
+                "saturday",
+                hours,
+                "sunday",
+                hours);
+    }
+
+    private UUID wish(String instrument, int minutes, LocalDate by) {
+        UUID press = UUID.randomUUID();
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(
+                            keeper,
+                            "/week/ask",
+                            "press",
+                            press.toString(),
+                            "instrument",
+                            instrument,
+                            "kind",
+                            "OTHER",
+                            "minutes",
+                            String.valueOf(minutes),
+                            "note",
+                            "work on " + instrument,
+                            "byDay",
+                            by == null ? "" : by.toString()))
+                    .hasStatus(302);
+        }
+        return press;
+    }
+
+    private Document week() throws Exception {
+        return Jsoup.parse(page(keeper, "/week"));
+    }
+
+    /** {@return the day a job stands on; empty when it is late} */
+    private Optional<LocalDate> day(UUID wish) throws Exception {
+        Element line = week().getElementById("wish-" + wish);
+        assertThat(line).isNotNull();
+        return Optional.ofNullable(line.closest(".bench-day"))
+                .map(day -> LocalDate.parse(day.attr("aria-labelledby").substring("day-".length())));
+    }
+
+    private String error(String path, String... fields) throws Exception {
+        var answer = post(keeper, path, fields);
+        assertThat(answer).hasStatus(200);
+        return Jsoup.parse(answer.getResponse().getContentAsString())
+                .select(".error")
+                .text();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', textBlock = """
+            22-25 | 22:00–25:00 is no part of one day: hours lie between 0:00 and 24:00.
+            22-2 | 22:00–2:00 ends before it begins.
+            in the morning | in the morning is not from when to when
+            9-12, 11-13 | 9:00–12:00, 11:00–13:00 lie in one another.
+            """)
+    void hoursThatAreNoneAreToldBesideTheirDay(String typed, String said) throws Exception {
+        assertThat(error("/week/hours", "person", "Benno", "monday", typed, "tuesday", "9-12"))
+                .startsWith(said);
+        assertThat(hours("", "9-12")).hasStatus(200);
+        assertThat(page(keeper, "/week/hours")).doesNotContain("Benno");
+    }
+
+    @Test
+    void moreTimeOrAnotherDayBringsInWhatWasLate() throws Exception {
+        LocalDate last = today.plusDays(2);
+        for (String name : List.of("One", "Two", "Three", "Four")) {
+            violin(keeper, name);
+        }
+        // 120 minutes a day; only tomorrow and the day after are sure to be whole.
+        assertThat(post(
+                        keeper,
+                        "/week/hours/otherwise",
+                        "person",
+                        ANN,
+                        "from",
+                        today.toString(),
+                        "until",
+                        today.toString(),
+                        "hours",
+                        ""))
+                .hasStatus(302);
+        List<UUID> wishes =
+                List.of(wish("One", 70, last), wish("Two", 70, last), wish("Three", 70, last), wish("Four", 40, last));
+        Document week = week();
+        assertThat(week.select("[role=status]").text()).contains("one will be late");
+        Element late = week.selectFirst(".bench-undone .job-line");
+        assertThat(late.text()).contains("The bench is full", "180 of 240 min", "20 more min of Ann");
+        assertThat(post(
+                        keeper,
+                        "/week/hours/otherwise",
+                        "person",
+                        ANN,
+                        "from",
+                        last.toString(),
+                        "until",
+                        last.toString(),
+                        "hours",
+                        "9-11:20"))
+                .hasStatus(302);
+        assertThat(week().select("[role=status]").text()).contains("all of it is done in time");
+        for (UUID wish : wishes) {
+            assertThat(day(wish)).isPresent();
+        }
+    }
+
+    @Test
+    void aPinHoldsAndTheRestGoesRoundIt() throws Exception {
+        violin(keeper, "One");
+        violin(keeper, "Two");
+        LocalDate tomorrow = today.plusDays(1);
+        LocalDate after = today.plusDays(2);
+        UUID one = wish("One", 100, after);
+        UUID two = wish("Two", 100, tomorrow);
+        assertThat(day(one)).isPresent();
+        pin(one, tomorrow);
+        assertThat(day(one)).contains(tomorrow);
+        assertThat(day(two)).isNotEqualTo(Optional.of(tomorrow));
+        assertThat(week().getElementById("wish-" + one).text()).contains("pinned");
+        assertThat(error("/week/pin", "job", "wish-" + two, "day", tomorrow.toString(), "person", ANN))
+                .isEqualTo("Ann has 120 min on " + said(tomorrow)
+                        + ": this takes 100, and what is pinned there already takes 100.");
+        assertThat(post(keeper, "/week/free", "job", "wish-" + one)).hasStatus(302);
+        assertThat(post(keeper, "/week/promise")).hasStatus(302);
+        LocalDate stood = day(one).orElseThrow();
+        assertThat(post(keeper, "/week/not-on", "job", "wish-" + one)).hasStatus(302);
+        assertThat(day(one)).isNotEqualTo(Optional.of(stood));
+        assertThat(week().getElementById("wish-" + one).text()).contains("promised for " + said(stood));
+        assertThat(post(keeper, "/week/free", "job", "wish-" + one)).hasStatus(302);
+        assertThat(day(one)).contains(stood);
+    }
+
+    private void pin(UUID wish, LocalDate day) {
+        assertThat(post(keeper, "/week/pin", "job", "wish-" + wish, "day", day.toString(), "person", ANN))
+                .hasStatus(302);
+    }
+
+    private String said(LocalDate day) throws Exception {
+        return week().getElementById("day-" + day).text();
+    }
+
+    @Test
+    void whereAJobCannotBeIsToldAtItsPlace() throws Exception {
+        violin(keeper, "One");
+        LocalDate last = today.plusDays(4);
+        UUID one = wish("One", 30, last);
+        String job = "wish-" + one;
+        LocalDate off = today.plusDays(2);
+        assertThat(post(
+                        keeper,
+                        "/week/hours/otherwise",
+                        "person",
+                        ANN,
+                        "from",
+                        off.toString(),
+                        "until",
+                        off.toString(),
+                        "hours",
+                        ""))
+                .hasStatus(302);
+        LocalDate away = today.plusDays(3);
+        assertThat(post(
+                        keeper,
+                        "/week/away",
+                        "press",
+                        UUID.randomUUID().toString(),
+                        "instrument",
+                        "One",
+                        "from",
+                        away.toString(),
+                        "until",
+                        away.toString(),
+                        "note",
+                        "on tour"))
+                .hasStatus(302);
+        assertThat(error("/week/pin", "job", job, "day", off.toString(), "person", ANN))
+                .isEqualTo("Ann is not at the bench on " + said(off) + ".");
+        assertThat(error("/week/pin", "job", job, "day", away.toString(), "person", ANN))
+                .isEqualTo("On " + said(away) + " it is not at hand, or not wanted.");
+        assertThat(error("/week/pin", "job", job, "day", today.plusDays(5).toString(), "person", ANN))
+                .isEqualTo("It has to be done by " + said(last) + ".");
+        assertThat(error("/week/pin", "job", job, "day", today.minusDays(1).toString(), "person", ANN))
+                .isNotEmpty();
+        assertThat(error("/week/pin", "job", job, "day", today.plusDays(1).toString(), "person", "Nobody"))
+                .isEqualTo("Choose one of those who are at the bench.");
+        assertThat(error(
+                        "/week/ask",
+                        "instrument",
+                        "Nowhere",
+                        "kind",
+                        "OTHER",
+                        "minutes",
+                        "0",
+                        "note",
+                        "",
+                        "byDay",
+                        today.minusDays(1).toString()))
+                .contains("No instrument of the workshop is called so.")
+                .contains("1 to 1,440");
+        assertThat(error("/week/away", "instrument", "One", "from", away.toString(), "until", today.toString()))
+                .isNotEmpty();
+        assertThat(post(keeper, "/week/pin", "job", "wish-" + UUID.randomUUID(), "day", last.toString(), "person", ANN))
+                .hasStatus(302);
+        assertThat(post(keeper, "/week/ask/" + one + "/done")).hasStatus(302);
+        assertThat(week().getElementById(job)).isNull();
+    }
+
+    @Test
+    void stringsWaitForTheirPacketsAndGoOnceTheyAreOn() throws Exception {
+        UUID violin = violin(keeper, "One");
+        enterKind(keeper, "II");
+        fit(violin, 900);
+        // Nothing lies in the drawer, and a supplier of whom nobody said how long they take takes a week.
+        assertThat(week().getElementById("strings-" + violin)).isNull();
+        Element line =
+                Jsoup.parse(page(keeper, "/week?from=" + today.plusDays(7))).getElementById("strings-" + violin);
+        assertThat(line.text()).contains("to be bought; there");
+        assertThat(line.closest(".bench-day").attr("aria-labelledby")).isEqualTo("day-" + today.plusDays(7));
+        fit(violin, 0);
+        assertThat(page(keeper, "/week?from=" + today.plusDays(7))).doesNotContain("to be bought");
+    }
+
+    private void fit(UUID violin, int daysAgo) {
+        CurrentWorkshop.in(
+                keeper.workshopId(),
+                "Test",
+                () -> instruments.fit(
+                        violin,
+                        Position.II,
+                        kind(keeper, "II"),
+                        Instant.now().minus(Duration.ofDays(daysAgo)),
+                        0,
+                        Set.of(),
+                        false));
+    }
+
+    private <T> T in(java.util.function.Supplier<T> work) {
+        return CurrentWorkshop.in(keeper.workshopId(), ANN, work);
+    }
+
+    /** Runs that take twice the usual make the next take longer here, and what runs on the bench waits no more. */
+    @Test
+    void minutesAreLearnedFromRunsThatWereLedToTheirEnd() throws Exception {
+        UUID violin = violin(keeper, "One");
+        UUID press = UUID.randomUUID();
+        assertThat(post(keeper, "/week/ask", "press", press.toString(), "instrument", "One", "kind", "PEG_SERVICE"))
+                .hasStatus(302);
+        int before = minutes(press);
+        for (int runs = 0; runs < 3; runs++) {
+            slowly(violin);
+        }
+        assertThat(minutes(press)).isGreaterThan(before + before / 4);
+        assertThat(page(keeper, "/week")).contains("learned from 3 finished runs");
+        in(() -> begin(violin));
+        assertThat(week().getElementById("wish-" + press)).isNull();
+    }
+
+    private int minutes(UUID wish) throws Exception {
+        return Integer.parseInt(week().getElementById("wish-" + wish)
+                .selectFirst(".minutes")
+                .text()
+                .replaceAll("\\D", ""));
+    }
+
+    private UUID begin(UUID violin) {
+        Instrument instrument = instruments.get(violin);
+        return benches.start(
+                violin,
+                new RepairPlanner(instrument.setUp(), instrument.specs(), Schools.USUAL, instrument.particulars())
+                        .pegService(Map.of(Position.II, PegCondition.STICKS)),
+                Map.of(),
+                Reason.SERVICE,
+                false);
+    }
+
+    private void slowly(UUID violin) {
+        in(() -> {
+            UUID run = begin(violin);
+            List<Step> steps = benches.get(run).state().plan().steps();
+            double minutes = benches.get(run).state().plan().minutes() * 2;
+            database.sql("update run set started_at = ? where id = ?")
+                    .params(Instant.now().minusSeconds(Math.round(minutes * 60)).atOffset(ZoneOffset.UTC), run)
+                    .update();
+            for (Step step : steps) {
+                Duration ago =
+                        Duration.ofSeconds(Math.round(minutes * 60 * (steps.size() - 1 - step.index()) / steps.size()));
+                benches.record(
+                        run, new Press(UUID.randomUUID(), step.index(), null, ago), new BenchEntry.Done(step.index()));
+            }
+            return run;
+        });
+    }
+}
