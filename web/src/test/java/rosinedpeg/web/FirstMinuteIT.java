@@ -224,6 +224,7 @@ class FirstMinuteIT extends InBrowser {
                     "/buying/import",
                     "/buying/budget",
                     "/week",
+                    "/week/late",
                     "/week/hours",
                     "/week/hours/otherwise",
                     "/week/ask",

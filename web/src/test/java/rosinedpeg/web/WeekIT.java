@@ -165,6 +165,7 @@ class WeekIT extends InRequests {
         assertThat(week.select("[role=status]").text()).contains("one will be late");
         Element late = week.selectFirst(".bench-undone .job-line");
         assertThat(late.text()).contains("The bench is full", "180 of 240 min", "20 more min of Ann");
+        assertThat(page(keeper, "/week/late")).contains("20 more min of Ann");
         assertThat(post(
                         keeper,
                         "/week/hours/otherwise",
@@ -321,17 +322,42 @@ class WeekIT extends InRequests {
     @Test
     void minutesAreLearnedFromRunsThatWereLedToTheirEnd() throws Exception {
         UUID violin = violin(keeper, "One");
-        UUID press = UUID.randomUUID();
-        assertThat(post(keeper, "/week/ask", "press", press.toString(), "instrument", "One", "kind", "PEG_SERVICE"))
-                .hasStatus(302);
-        int before = minutes(press);
+        int before = minutes(pegs());
         for (int runs = 0; runs < 3; runs++) {
             slowly(violin);
         }
+        UUID press = pegs();
         assertThat(minutes(press)).isGreaterThan(before + before / 4);
         assertThat(page(keeper, "/week")).contains("learned from 3 finished runs");
         in(() -> begin(violin));
         assertThat(week().getElementById("wish-" + press)).isNull();
+    }
+
+    /** Pegs are to be treated; what is asked for once more waits once more. */
+    private UUID pegs() {
+        UUID press = UUID.randomUUID();
+        assertThat(post(keeper, "/week/ask", "press", press.toString(), "instrument", "One", "kind", "PEG_SERVICE"))
+                .hasStatus(302);
+        return press;
+    }
+
+    /** What is left of the day, who comes next, and what a day that has become shorter breaks. */
+    @Test
+    void afterARunTheRestOfTheDayIsTold() throws Exception {
+        every("0-24");
+        UUID one = violin(keeper, "One");
+        violin(keeper, "Two");
+        UUID pegs = pegs();
+        wish("Two", 1, today);
+        wish("Two", 1, today);
+        UUID run = slowly(one);
+        String over = page(keeper, "/bench/" + run);
+        assertThat(over).contains("Next: Two, work on Two, 1 min", "2 more jobs, 2 min", "Done today: one run");
+        assertThat(week().getElementById("wish-" + pegs)).isNull();
+        assertThat(post(keeper, "/week/promise")).hasStatus(302);
+        every("");
+        assertThat(page(keeper, "/bench/" + run))
+                .contains("A promised day does not hold any more: Two", "Nothing more is planned for today.");
     }
 
     private int minutes(UUID wish) throws Exception {
@@ -352,8 +378,8 @@ class WeekIT extends InRequests {
                 false);
     }
 
-    private void slowly(UUID violin) {
-        in(() -> {
+    private UUID slowly(UUID violin) {
+        return in(() -> {
             UUID run = begin(violin);
             List<Step> steps = benches.get(run).state().plan().steps();
             double minutes = benches.get(run).state().plan().minutes() * 2;

@@ -243,7 +243,8 @@ public class Benches {
         }
         if (after.over()) {
             closing.close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
-            told.publishEvent(new RunFinished(run.instrumentId(), id));
+            told.publishEvent(new RunFinished(
+                    run.instrumentId(), id, Optional.of(after.plan().kind()).filter(kind -> after.finished())));
         }
         return Taken.RECORDED;
     }
@@ -279,7 +280,7 @@ public class Benches {
             } catch (UnreadableRunException cannotBeRead) {
                 run.close(Outcome.ENDED, clock.instant());
                 drawer.close(id, Set.of());
-                told.publishEvent(new RunFinished(run.instrumentId(), id));
+                told.publishEvent(new RunFinished(run.instrumentId(), id, Optional.empty()));
             }
         }
         return run.instrumentId();

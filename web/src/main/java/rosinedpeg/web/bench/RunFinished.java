@@ -1,6 +1,8 @@
 package rosinedpeg.web.bench;
 
+import java.util.Optional;
 import java.util.UUID;
+import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.web.instrument.InstrumentEvent;
 
 /**
@@ -8,5 +10,6 @@ import rosinedpeg.web.instrument.InstrumentEvent;
  *
  * @param instrumentId the instrument
  * @param runId the run
+ * @param done what was done; empty where it was not led to its end
  */
-record RunFinished(UUID instrumentId, UUID runId) implements InstrumentEvent {}
+public record RunFinished(UUID instrumentId, UUID runId, Optional<PlanKind> done) implements InstrumentEvent {}

@@ -27,14 +27,12 @@ import rosinedpeg.core.week.BenchTime;
 import rosinedpeg.core.week.Place;
 import rosinedpeg.core.week.PricedMinutes;
 import rosinedpeg.web.platform.CurrentWorkshop;
-import rosinedpeg.web.platform.NotFoundException;
 
 /**
  * Plans what waits into the hours there are. Where each job stands is kept, so that the next planning moves as little as it can; what
  * was pinned or promised is kept whatever becomes of the rest.
  */
 @Service
-@Transactional
 public class BenchWeek {
 
     /** So many plans are remembered: the same question has the same answer. */
@@ -66,7 +64,8 @@ public class BenchWeek {
         List<BenchTime> there = times.times(people, BenchWork.DAYS);
         BenchWork.Waiting waiting = work.waiting(
                 people.stream().map(PersonHours::person).toList(),
-                there.stream().map(time -> time.place().day()).collect(toSet()));
+                there.stream().map(time -> time.place().day()).collect(toSet()),
+                work.due());
         Map<String, PlaceEntity> rows =
                 places.findAllByOrderByJob().stream().collect(toMap(PlaceEntity::job, Function.identity()));
         Map<String, Set<LocalDate>> unwanted = notOn.findByDayGreaterThanEqual(today).stream()
@@ -159,12 +158,15 @@ public class BenchWeek {
     }
 
     /** A job has to be there from now on. */
+    @Transactional
     void pin(String job, Place place) {
-        PlaceEntity row = places.findByJob(job).orElseThrow(() -> new NotFoundException("job " + job));
+        PlaceEntity row = places.findByJob(job).orElseGet(() -> new PlaceEntity(job));
         row.pin(place);
+        places.saveAndFlush(row);
     }
 
     /** The first job of an instrument has to be where it stands, and may not be on the day after. */
+    @Transactional
     public void pinFirst(UUID instrumentId) {
         PlannedWeek planned = plan();
         planned.jobs().stream()
@@ -177,27 +179,32 @@ public class BenchWeek {
     }
 
     /** Two jobs change places, and have to be there from now on. */
+    @Transactional
     void swap(String one, Place ofOne, String other, Place ofOther) {
         pin(one, ofOther);
         pin(other, ofOne);
     }
 
     /** A job may be anywhere, and on any of its days. */
+    @Transactional
     void free(String job) {
         places.findByJob(job).ifPresent(PlaceEntity::free);
         notOn.deleteAll(notOn.findByJob(job));
     }
 
     /** A job may not be on a day. */
+    @Transactional
     void notOn(String job, LocalDate day) {
-        PlaceEntity row = places.findByJob(job).orElseThrow(() -> new NotFoundException("job " + job));
-        row.pinned().filter(place -> place.day().equals(day)).ifPresent(there -> row.free());
+        places.findByJob(job)
+                .filter(row -> row.pinned().map(Place::day).filter(day::equals).isPresent())
+                .ifPresent(PlaceEntity::free);
         if (notOn.findByJob(job).stream().noneMatch(one -> one.day().equals(day))) {
             notOn.saveAndFlush(new NotOnEntity(job, day));
         }
     }
 
     /** The day each job stands on is promised, from that day on. */
+    @Transactional
     void promise() {
         Set<String> waiting = plan().jobs().stream().map(Job::key).collect(toSet());
         places.findAllByOrderByJob().stream()

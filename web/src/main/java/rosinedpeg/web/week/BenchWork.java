@@ -57,7 +57,7 @@ import rosinedpeg.web.settling.Settlings;
 
 /** Everything that waits for the bench in the weeks that are planned, with its minutes and its days. */
 @Service
-@Transactional
+@Transactional(readOnly = true)
 class BenchWork {
 
     /** So many days from today are planned. */
@@ -113,25 +113,28 @@ class BenchWork {
      * @param jobs the jobs, in the order of their last days
      * @param more whether more instruments fall due than are planned for
      * @param learned how long work takes here
+     * @param young what settles on instruments now
      */
-    record Waiting(List<Job> jobs, boolean more, LearnedPace learned) {}
+    record Waiting(List<Job> jobs, boolean more, LearnedPace learned, List<SettlingString> young) {}
+
+    /** {@return the instruments with strings that are due in the weeks that are planned, one more than are planned for at most} */
+    @Transactional
+    List<UUID> due() {
+        LocalDate until = CurrentWorkshop.today(clock).plusDays(DAYS + StringsWindow.EARLY_DAYS);
+        return rack.dueBy(until.atStartOfDay(CurrentWorkshop.zone()).toInstant(), MOST_DUE + 1);
+    }
 
     /**
      * Gathers what waits for the bench.
      *
      * @param people who is ever at it
      * @param open the days on which anybody is
+     * @param due the instruments with strings that are due, by {@link #due()}
      * @return that
      */
-    Waiting waiting(Collection<String> people, Set<LocalDate> open) {
+    Waiting waiting(Collection<String> people, Set<LocalDate> open, List<UUID> due) {
         Look look = new Look(people);
         List<Job> jobs = new ArrayList<>();
-        List<UUID> due = rack.dueBy(
-                look.furthest
-                        .plusDays(StringsWindow.EARLY_DAYS)
-                        .atStartOfDay(look.zone)
-                        .toInstant(),
-                MOST_DUE + 1);
         List<Wish> wished = wishes.open();
         Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST_OWED);
         List<SettlingString> young = settlings.young(MOST_SETTLING);
@@ -151,7 +154,7 @@ class BenchWork {
         jobs.addAll(bridges(look, young, open));
         jobs.sort(
                 Comparator.comparing(Job::latest).thenComparing(Job::instrument).thenComparing(Job::key));
-        return new Waiting(jobs, due.size() > MOST_DUE, look.learned);
+        return new Waiting(jobs, due.size() > MOST_DUE, look.learned, young);
     }
 
     /** What is looked at once for all jobs. */
@@ -180,6 +183,11 @@ class BenchWork {
 
         private Map<String, Interval> minutes(Family family, double usual) {
             return minutes.computeIfAbsent(new Sort(family, usual), sort -> minutesOfEach(family, usual));
+        }
+
+        /** Whoever asked said how long it takes; that is not learned. */
+        private Map<String, Interval> asSaid(int said) {
+            return people.stream().collect(toMap(Function.identity(), person -> new Interval(said, said, said)));
         }
 
         private Map<String, Interval> minutesOfEach(Family family, double usual) {
@@ -291,7 +299,6 @@ class BenchWork {
                 standing.name(),
                 List.copyOf(positions),
                 Optional.of(slowest(change.strings())),
-                usual,
                 look.minutes(family, usual),
                 earliest,
                 latest,
@@ -330,15 +337,16 @@ class BenchWork {
                 jobs.add(job(look, change(look, standing, strings), Optional.of(wish)));
             } else if (wish.kind() != WishKind.STRINGS) {
                 Family family = family(standing);
-                double usual = wish.kind() == WishKind.OTHER ? wish.minutes() : UsualMinutes.ofPegService(family);
+                Map<String, Interval> minutes = wish.kind() == WishKind.OTHER
+                        ? look.asSaid(wish.minutes())
+                        : look.minutes(family, UsualMinutes.ofPegService(family));
                 jobs.add(simple(
                         look,
                         "wish-" + wish.id(),
                         JobKind.WISHED,
                         standing,
                         List.of(),
-                        family,
-                        usual,
+                        minutes,
                         wish.byDay().filter(day -> day.isBefore(look.furthest)).orElse(look.furthest),
                         Optional.empty(),
                         Optional.of(wish)));
@@ -361,8 +369,7 @@ class BenchWork {
             JobKind kind,
             Standing standing,
             List<Position> strings,
-            Family family,
-            double usual,
+            Map<String, Interval> minutes,
             LocalDate latest,
             Optional<OwedWork> owed,
             Optional<Wish> wish) {
@@ -374,8 +381,7 @@ class BenchWork {
                 standing.name(),
                 strings,
                 Optional.empty(),
-                usual,
-                look.minutes(family, usual),
+                minutes,
                 look.today,
                 last,
                 look.away(standing.id(), look.today, look.furthest),
@@ -401,8 +407,7 @@ class BenchWork {
                             JobKind.OWED,
                             standing,
                             one.strings(),
-                            family(standing),
-                            usual,
+                            look.minutes(family(standing), usual),
                             look.furthest,
                             Optional.of(one),
                             Optional.empty()));
@@ -446,7 +451,6 @@ class BenchWork {
                 string.instrument().name(),
                 List.of(),
                 Optional.empty(),
-                usual,
                 look.minutes(family(string.instrument()), usual),
                 day,
                 day,

@@ -28,7 +28,6 @@ import rosinedpeg.web.occasions.Occasion;
  * @param instrument what that is called
  * @param strings which strings it concerns; none for the whole instrument
  * @param core what the slowest of its new strings to settle is made of, if there are new ones
- * @param usualMinutes how long it usually takes
  * @param minutes how long it takes each person at this bench
  * @param earliest the first day it can be done
  * @param latest the last day it is in time
@@ -45,7 +44,6 @@ record Job(
         String instrument,
         List<Position> strings,
         Optional<StringCore> core,
-        double usualMinutes,
         Map<String, Interval> minutes,
         LocalDate earliest,
         LocalDate latest,

@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.transaction.annotation.Transactional;
 
 /** Where jobs stand. */
 interface PlaceRepository extends JpaRepository<PlaceEntity, UUID> {
@@ -18,6 +19,7 @@ interface PlaceRepository extends JpaRepository<PlaceEntity, UUID> {
     List<PlaceEntity> findAllByOrderByJob();
 
     /** A job was planned there, or nowhere; of two who plan at one moment the later one says. A pin stands whatever was planned. */
+    @Transactional
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query(nativeQuery = true, value = """
             insert into bench_place (id, workshop_id, job, day, person, pinned)
@@ -27,6 +29,7 @@ interface PlaceRepository extends JpaRepository<PlaceEntity, UUID> {
     void stand(UUID workshopId, String job, @Nullable LocalDate day, @Nullable String person);
 
     /** Jobs that are no more. */
+    @Transactional
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query("delete from PlaceEntity place where place.job in :jobs")
     void forget(Collection<String> jobs);

@@ -31,17 +31,16 @@ import rosinedpeg.core.week.Place;
 import rosinedpeg.web.drawing.BenchWeekDrawing;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.drawing.WeekDrawing;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.settling.SettlingString;
-import rosinedpeg.web.settling.Settlings;
 
 /** The week at the bench, and a day of it on paper. */
 @Controller
@@ -54,17 +53,12 @@ class WeekController {
 
     private final BenchWeek week;
     private final Occasions occasions;
-    private final Instruments instruments;
-    private final Settlings settlings;
     private final Say say;
     private final Clock clock;
 
-    WeekController(
-            BenchWeek week, Occasions occasions, Instruments instruments, Settlings settlings, Say say, Clock clock) {
+    WeekController(BenchWeek week, Occasions occasions, Say say, Clock clock) {
         this.week = week;
         this.occasions = occasions;
-        this.instruments = instruments;
-        this.settlings = settlings;
         this.say = say;
         this.clock = clock;
     }
@@ -251,9 +245,9 @@ class WeekController {
     }
 
     /** What settles already, and what will once it is changed. */
-    private List<BenchWeekDrawing.Tail> tails(PlannedWeek planned, LocalDate first) {
+    private static List<BenchWeekDrawing.Tail> tails(PlannedWeek planned, LocalDate first) {
         Map<UUID, BenchWeekDrawing.Tail> tails = new HashMap<>();
-        for (SettlingString string : settlings.young(MOST_TAILS)) {
+        for (SettlingString string : planned.waiting().young()) {
             tails.merge(
                     string.instrument().id(),
                     new BenchWeekDrawing.Tail(string.fittedAt(), string.steadyAt(Steadiness.CONCERT)),
@@ -273,6 +267,24 @@ class WeekController {
                 .limit(MOST_TAILS)
                 .toList();
     }
+
+    /**
+     * Shows everything that will be late.
+     *
+     * @param after how much of it comes before what is shown
+     */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/week/late")
+    String late(@RequestParam(defaultValue = "0") String after, Model model) {
+        PlannedWeek planned = week.plan();
+        Page.lay(
+                new LatePage(ListPage.of(undone(planned), ListPage.after(after)), planned.today(), planned.furthest()),
+                model);
+        return "week/late";
+    }
+
+    /** Everything that will be late. */
+    private record LatePage(ListPage<WeekPage.Line> late, LocalDate today, LocalDate furthest) {}
 
     /** Shows one day as a list, as it is printed. */
     @OpenTo(Role.PLAYER)

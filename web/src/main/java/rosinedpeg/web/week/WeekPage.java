@@ -46,8 +46,10 @@ record WeekPage(
         long promised,
         View drawing) {
 
-    /** So many of what cannot be done stand on the page; the others stand with their days as room is made. */
-    static final int MOST_UNDONE = 40;
+    /** So many of what cannot be done stand on the page; all of them have a page of their own. */
+    static final int MOST_UNDONE = 12;
+    /** And so much of what somebody does on a day; the day's own sheet has all of it. */
+    static final int MOST_LINES = 12;
 
     /** {@return why work wants to be done, with what each is worth} */
     public JobKind[] kinds() {
@@ -84,6 +86,11 @@ record WeekPage(
      * @param lines what is done
      */
     record PersonDay(Place place, String hours, int minutes, int taken, List<Line> lines) {
+
+        /** {@return those that stand on the page of the week} */
+        public List<Line> shown() {
+            return lines.subList(0, Math.min(MOST_LINES, lines.size()));
+        }
 
         /** {@return the minutes that are left} */
         public int left() {

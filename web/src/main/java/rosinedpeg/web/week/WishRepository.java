@@ -8,5 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 /** Work that somebody asked for. */
 interface WishRepository extends JpaRepository<WishEntity, UUID> {
 
+    List<WishEntity> findByInstrumentIdAndKindAndDoneAtIsNull(UUID instrumentId, WishKind kind);
+
     List<WishEntity> findByDoneAtIsNullOrderByWishedAtAscId(Limit most);
 }

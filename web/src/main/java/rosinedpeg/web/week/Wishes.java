@@ -7,10 +7,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.RunFinished;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -97,6 +100,16 @@ public class Wishes {
                     byDay,
                     clock.instant(),
                     CurrentWorkshop.recordedBy()));
+        }
+    }
+
+    /** Pegs that were treated at the bench are not asked for any more; strings that went on are seen on the instrument itself. */
+    @EventListener
+    @Transactional
+    void note(RunFinished event) {
+        if (event.done().filter(PlanKind.PEG_SERVICE::equals).isPresent()) {
+            wishes.findByInstrumentIdAndKindAndDoneAtIsNull(event.instrumentId(), WishKind.PEG_SERVICE)
+                    .forEach(wish -> wish.done(clock.instant()));
         }
     }
 
