@@ -167,6 +167,7 @@ class ShelfOfFortyIT extends InBrowser {
                 .single();
         page.navigate("/week?from=" + today.plusDays(4));
         page.locator("main a[href*='" + id + "/work']").first().click();
+        page.locator("#peg-II").selectOption("STICKS");
         page.getByText("Take it to the bench").click();
         page.waitForURL(url -> url.contains("/bench/"));
         while (page.locator("button[data-key=next]").count() > 0) {
