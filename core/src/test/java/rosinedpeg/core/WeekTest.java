@@ -2,7 +2,6 @@ package rosinedpeg.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static org.assertj.core.api.Assertions.within;
 
 import java.time.Instant;
 import java.time.LocalDate;
@@ -16,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.dates.SafeChange;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Steadiness;
@@ -24,7 +24,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.week.BenchHours;
 import rosinedpeg.core.week.BenchHours.HoursException;
 import rosinedpeg.core.week.StringsWindow;
-import rosinedpeg.core.week.UsualMinutes;
+import rosinedpeg.core.week.UsualWork;
 
 /** What a week at the bench is planned from: hours, windows, minutes. */
 class WeekTest {
@@ -112,14 +112,17 @@ class WeekTest {
         Schools schools = Schools.usual(family);
         double[] minutes = new double[4];
         for (int strings = 1; strings <= 4; strings++) {
-            minutes[strings - 1] = UsualMinutes.ofStrings(
+            UsualWork work = UsualWork.ofStrings(
                     family, EnumSet.copyOf(Arrays.asList(Position.values()).subList(0, strings)), schools);
+            minutes[strings - 1] = work.minutes();
+            assertThat(work.kit()).contains(Material.NEW_STRING);
         }
         assertThat(minutes).isSorted();
         assertThat(minutes[0]).isBetween(10.0, 60.0);
-        assertThat(UsualMinutes.ofStrings(family, EnumSet.of(Position.V), schools))
-                .isCloseTo(UsualMinutes.ofStrings(family, EnumSet.of(Position.IV), schools), within(1e-9));
-        assertThat(UsualMinutes.ofPegService(family)).isGreaterThan(UsualMinutes.ofBridge());
-        assertThat(UsualMinutes.ofStep(StepKind.GRAPHITE, 4)).isEqualTo(UsualMinutes.FETCHING + 4);
+        assertThat(UsualWork.ofStrings(family, EnumSet.of(Position.V), schools))
+                .isEqualTo(UsualWork.ofStrings(family, EnumSet.of(Position.IV), schools));
+        assertThat(UsualWork.ofPegService(family).minutes())
+                .isGreaterThan(UsualWork.ofBridge().minutes());
+        assertThat(UsualWork.ofStep(StepKind.GRAPHITE, 4).minutes()).isEqualTo(UsualWork.FETCHING + 4);
     }
 }

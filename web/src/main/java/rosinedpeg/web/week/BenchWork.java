@@ -32,6 +32,7 @@ import rosinedpeg.core.estimate.Interval;
 import rosinedpeg.core.pace.FinishedWork;
 import rosinedpeg.core.pace.LearnedPace;
 import rosinedpeg.core.pace.Work;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
@@ -39,7 +40,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.week.JobKind;
 import rosinedpeg.core.week.StringsWindow;
-import rosinedpeg.core.week.UsualMinutes;
+import rosinedpeg.core.week.UsualWork;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.bench.Benches;
@@ -48,6 +49,7 @@ import rosinedpeg.web.buying.PacketDays;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -120,7 +122,7 @@ class BenchWork {
     /** {@return the instruments with strings that are due in the weeks that are planned, one more than are planned for at most} */
     @Transactional
     List<UUID> due() {
-        LocalDate until = CurrentWorkshop.today(clock).plusDays(DAYS + StringsWindow.EARLY_DAYS);
+        LocalDate until = CurrentWorkshop.today(clock).plusDays(DAYS);
         return rack.dueBy(until.atStartOfDay(CurrentWorkshop.zone()).toInstant(), MOST_DUE + 1);
     }
 
@@ -165,7 +167,7 @@ class BenchWork {
         private final LocalDate today = now.atZone(zone).toLocalDate();
         private final LocalDate furthest = today.plusDays(DAYS - 1L);
         private final LearnedPace learned = pace.learned();
-        private final Function<rosinedpeg.web.kinds.StringKind, PacketDays.Packet> nextPacket = packets.inTurn();
+        private final Function<StringKind, PacketDays.Packet> nextPacket = packets.inTurn();
         private final List<Occasion> season = occasions.season();
         private final Map<UUID, Standing> standings = new HashMap<>();
         private final Map<UUID, List<AwayEntity>> away =
@@ -291,7 +293,7 @@ class BenchWork {
                 .orElse(window.latest());
         // What was asked for need not be due.
         LocalDate earliest = wish.isPresent() ? packet.on() : window.earliest();
-        double usual = UsualMinutes.ofStrings(family, positions, Schools.usual(family));
+        UsualWork usual = UsualWork.ofStrings(family, positions, Schools.usual(family));
         return new Job(
                 wish.map(one -> "wish-" + one.id()).orElse("strings-" + standing.id()),
                 wish.isPresent() ? JobKind.WISHED : kind(change, window),
@@ -299,7 +301,8 @@ class BenchWork {
                 standing.name(),
                 List.copyOf(positions),
                 Optional.of(slowest(change.strings())),
-                look.minutes(family, usual),
+                usual.kit(),
+                look.minutes(family, usual.minutes()),
                 earliest,
                 latest,
                 look.away(standing.id(), earliest, look.furthest),
@@ -339,13 +342,16 @@ class BenchWork {
                 Family family = family(standing);
                 Map<String, Interval> minutes = wish.kind() == WishKind.OTHER
                         ? look.asSaid(wish.minutes())
-                        : look.minutes(family, UsualMinutes.ofPegService(family));
+                        : look.minutes(family, UsualWork.ofPegService(family).minutes());
                 jobs.add(simple(
                         look,
                         "wish-" + wish.id(),
                         JobKind.WISHED,
                         standing,
                         List.of(),
+                        wish.kind() == WishKind.PEG_SERVICE
+                                ? UsualWork.ofPegService(family).kit()
+                                : Set.of(),
                         minutes,
                         wish.byDay().filter(day -> day.isBefore(look.furthest)).orElse(look.furthest),
                         Optional.empty(),
@@ -369,6 +375,7 @@ class BenchWork {
             JobKind kind,
             Standing standing,
             List<Position> strings,
+            Set<Material> kit,
             Map<String, Interval> minutes,
             LocalDate latest,
             Optional<OwedWork> owed,
@@ -381,6 +388,7 @@ class BenchWork {
                 standing.name(),
                 strings,
                 Optional.empty(),
+                kit,
                 minutes,
                 look.today,
                 last,
@@ -397,9 +405,9 @@ class BenchWork {
             Standing standing = look.standings.get(id);
             if (standing != null) {
                 work.forEach(one -> {
-                    double usual = one.step() == null
-                            ? UsualMinutes.FETCHING + UsualMinutes.RESTOCKING
-                            : UsualMinutes.ofStep(
+                    UsualWork usual = one.step() == null
+                            ? UsualWork.RESTOCKING
+                            : UsualWork.ofStep(
                                     requireNonNull(one.step()), one.strings().size());
                     jobs.add(simple(
                             look,
@@ -407,7 +415,8 @@ class BenchWork {
                             JobKind.OWED,
                             standing,
                             one.strings(),
-                            look.minutes(family(standing), usual),
+                            usual.kit(),
+                            look.minutes(family(standing), usual.minutes()),
                             look.furthest,
                             Optional.of(one),
                             Optional.empty()));
@@ -443,7 +452,7 @@ class BenchWork {
 
     private static Job bridge(Look look, SettlingString string, LocalDate day) {
         UUID id = string.instrument().id();
-        double usual = UsualMinutes.ofBridge();
+        UsualWork usual = UsualWork.ofBridge();
         return new Job(
                 "bridge-" + id + "-" + day,
                 JobKind.BRIDGE,
@@ -451,7 +460,8 @@ class BenchWork {
                 string.instrument().name(),
                 List.of(),
                 Optional.empty(),
-                look.minutes(family(string.instrument()), usual),
+                usual.kit(),
+                look.minutes(family(string.instrument()), usual.minutes()),
                 day,
                 day,
                 Set.of(),

@@ -2,7 +2,7 @@ package rosinedpeg.web.week;
 
 import java.time.DayOfWeek;
 import java.util.EnumMap;
-import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.validation.Errors;
@@ -66,32 +66,37 @@ record HoursForm(
 
     /** {@return a form that says when somebody is at the bench now} */
     static HoursForm of(PersonHours person, String day) {
-        List<String> week = List.of(DayOfWeek.values()).stream()
-                .map(weekday ->
-                        person.usual().getOrDefault(weekday, BenchHours.NONE).toString())
-                .toList();
         return new HoursForm(
                 person.person(),
-                week.get(0),
-                week.get(1),
-                week.get(2),
-                week.get(3),
-                week.get(4),
-                week.get(5),
-                week.get(6),
+                usual(person, DayOfWeek.MONDAY),
+                usual(person, DayOfWeek.TUESDAY),
+                usual(person, DayOfWeek.WEDNESDAY),
+                usual(person, DayOfWeek.THURSDAY),
+                usual(person, DayOfWeek.FRIDAY),
+                usual(person, DayOfWeek.SATURDAY),
+                usual(person, DayOfWeek.SUNDAY),
                 day,
                 day,
                 "");
     }
 
+    private static String usual(PersonHours person, DayOfWeek weekday) {
+        return person.usual().getOrDefault(weekday, BenchHours.NONE).toString();
+    }
+
     /** {@return the week; what is wrong is noted beside its field} */
     Map<DayOfWeek, BenchHours> week(Errors errors) {
         Map<DayOfWeek, BenchHours> week = new EnumMap<>(DayOfWeek.class);
-        List<String> typed = List.of(monday, tuesday, wednesday, thursday, friday, saturday, sunday);
-        for (DayOfWeek weekday : DayOfWeek.values()) {
-            String field = weekday.name().toLowerCase(java.util.Locale.ROOT);
-            read(errors, field, typed.get(weekday.ordinal())).ifPresent(there -> week.put(weekday, there));
-        }
+        Map.of(
+                        DayOfWeek.MONDAY, monday,
+                        DayOfWeek.TUESDAY, tuesday,
+                        DayOfWeek.WEDNESDAY, wednesday,
+                        DayOfWeek.THURSDAY, thursday,
+                        DayOfWeek.FRIDAY, friday,
+                        DayOfWeek.SATURDAY, saturday,
+                        DayOfWeek.SUNDAY, sunday)
+                .forEach((weekday, typed) -> read(errors, weekday.name().toLowerCase(Locale.ROOT), typed)
+                        .ifPresent(there -> week.put(weekday, there)));
         return week;
     }
 

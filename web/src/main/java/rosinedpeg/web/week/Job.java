@@ -11,6 +11,7 @@ import java.util.Set;
 import java.util.UUID;
 import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.estimate.Interval;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
@@ -28,6 +29,7 @@ import rosinedpeg.web.occasions.Occasion;
  * @param instrument what that is called
  * @param strings which strings it concerns; none for the whole instrument
  * @param core what the slowest of its new strings to settle is made of, if there are new ones
+ * @param kit what is used on it
  * @param minutes how long it takes each person at this bench
  * @param earliest the first day it can be done
  * @param latest the last day it is in time
@@ -44,6 +46,7 @@ record Job(
         String instrument,
         List<Position> strings,
         Optional<StringCore> core,
+        Set<Material> kit,
         Map<String, Interval> minutes,
         LocalDate earliest,
         LocalDate latest,

@@ -2,8 +2,11 @@ package rosinedpeg.web.week;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.week.BenchSchedule;
 import rosinedpeg.core.week.JobKind;
 import rosinedpeg.core.week.Place;
@@ -90,6 +93,14 @@ record WeekPage(
         /** {@return those that stand on the page of the week} */
         public List<Line> shown() {
             return lines.subList(0, Math.min(MOST_LINES, lines.size()));
+        }
+
+        /** {@return what is used that day, but for the strings themselves} */
+        public Set<Material> kit() {
+            Set<Material> kit = EnumSet.noneOf(Material.class);
+            lines.forEach(line -> kit.addAll(line.job().kit()));
+            kit.remove(Material.NEW_STRING);
+            return kit;
         }
 
         /** {@return the minutes that are left} */

@@ -69,6 +69,14 @@ class WeekWords {
                 .orElse("");
     }
 
+    /** {@return where its packet comes from, the drawer included; empty where it needs none} */
+    public String packets(Job job) {
+        return job.packet()
+                .filter(packet -> packet.from() == PacketDays.From.DRAWER)
+                .map(packet -> words.say("week.packet.DRAWER"))
+                .orElseGet(() -> packet(job));
+    }
+
     /** {@return why a job cannot be done, with the figures that rests on} */
     public String reason(Undone undone, Job job) {
         if (job.latest().isBefore(job.earliest())) {

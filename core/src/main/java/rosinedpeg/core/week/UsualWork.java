@@ -9,8 +9,11 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import rosinedpeg.core.pace.FinishedWork;
+import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
+import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Particulars;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.RepairPlanner;
@@ -24,20 +27,32 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.usual.UsualString;
 
 /**
- * How long work usually takes, before there is a plan for the very instrument: by the plan for one of the usual size of its family
- * with usual measurements and strings. What this bench takes of that is {@link rosinedpeg.core.pace.LearnedPace}.
+ * How long work usually takes and what it takes for it, before there is a plan for the very instrument: by the plan for one of the
+ * usual size of its family with usual measurements and strings. What this bench takes of the minutes is {@link
+ * rosinedpeg.core.pace.LearnedPace}.
+ *
+ * @param minutes how long, the fetching of the instrument included
+ * @param kit what is used
  */
-public final class UsualMinutes {
-
-    /** The minutes it takes to put back into a case what was used of its kit; a default of our own. */
-    public static final double RESTOCKING = 5;
+public record UsualWork(double minutes, Set<Material> kit) {
 
     /** The minutes it takes to fetch an instrument, open its case and put it away again; a default of our own. */
     public static final double FETCHING = 2;
 
-    private static final Map<Change, Double> KNOWN = new ConcurrentHashMap<>();
+    /** To put back into a case what was used of its kit: 5 minutes and the fetching, a default of our own. */
+    public static final UsualWork RESTOCKING = new UsualWork(FETCHING + 5, Set.of());
 
-    private UsualMinutes() {}
+    private static final Map<Change, UsualWork> KNOWN = new ConcurrentHashMap<>();
+
+    /**
+     * Checks the minutes and copies the kit.
+     *
+     * @throws rosinedpeg.core.figure.OutOfRangeException when the minutes are outside {@link FinishedWork#USUAL}
+     */
+    public UsualWork {
+        FinishedWork.USUAL.require("minutes", minutes);
+        kit = Set.copyOf(kit);
+    }
 
     private record Change(Family family, Set<Position> strings, Schools schools) {}
 
@@ -47,28 +62,32 @@ public final class UsualMinutes {
      * @param family on which family
      * @param strings which strings, at least one; a fifth counts as the fourth
      * @param schools how somebody works
-     * @return the minutes, fetching included
+     * @return what it takes
      * @throws IllegalArgumentException when there are no strings
      */
-    public static double ofStrings(Family family, Set<Position> strings, Schools schools) {
+    public static UsualWork ofStrings(Family family, Set<Position> strings, Schools schools) {
         requireNonNull(family, "family");
         requireNonNull(schools, "schools");
         if (strings.isEmpty()) {
             throw new IllegalArgumentException("strings is empty; at least one must be changed");
         }
-        return FETCHING
-                + KNOWN.computeIfAbsent(new Change(family, Set.copyOf(strings), schools), UsualMinutes::planned);
+        return KNOWN.computeIfAbsent(new Change(family, Set.copyOf(strings), schools), UsualWork::planned);
     }
 
-    private static double planned(Change change) {
+    private static UsualWork planned(Change change) {
         SetUp setUp = usual(change.family());
         Map<Position, StringSpec> set = usual(setUp);
         Set<Position> known = EnumSet.noneOf(Position.class);
         change.strings().forEach(position -> known.add(set.containsKey(position) ? position : Position.IV));
         Map<Position, StringSpec> replacements = new EnumMap<>(set);
         replacements.keySet().retainAll(known);
-        ChangeRequest request = ChangeRequest.usual(setUp, set, replacements).by(change.schools());
-        return ChangePlanner.plan(request).minutes() * change.strings().size() / known.size();
+        return of(
+                ChangePlanner.plan(ChangeRequest.usual(setUp, set, replacements).by(change.schools())),
+                (double) change.strings().size() / known.size());
+    }
+
+    private static UsualWork of(ChangePlan plan, double times) {
+        return new UsualWork(FETCHING + plan.minutes() * times, plan.kit());
     }
 
     /** The first of its sizes is the usual one. */
@@ -82,28 +101,23 @@ public final class UsualMinutes {
         return set;
     }
 
-    /**
-     * Pegs are treated, the strings stay.
-     *
-     * @param family on which family
-     * @return the minutes, fetching included
-     */
-    public static double ofPegService(Family family) {
+    /** {@return what it takes to treat the pegs of one of a family, whose strings stay} */
+    public static UsualWork ofPegService(Family family) {
         SetUp setUp = usual(family);
-        return FETCHING
-                + new RepairPlanner(setUp, usual(setUp), Schools.usual(family), Particulars.USUAL)
+        return of(
+                new RepairPlanner(setUp, usual(setUp), Schools.usual(family), Particulars.USUAL)
                         .pegService(setUp.positions().stream()
-                                .collect(Collectors.toMap(Function.identity(), position -> PegCondition.FITS)))
-                        .minutes();
+                                .collect(Collectors.toMap(Function.identity(), position -> PegCondition.FITS))),
+                1);
     }
 
-    /** {@return the minutes a step that was left out takes on so many strings, at least one, fetching included} */
-    public static double ofStep(StepKind step, int strings) {
-        return FETCHING + step.minutes() * Math.max(1, strings);
+    /** {@return what a step that was left out takes on so many strings, at least one} */
+    public static UsualWork ofStep(StepKind step, int strings) {
+        return new UsualWork(FETCHING + step.minutes() * Math.max(1, strings), Set.of());
     }
 
-    /** {@return the minutes it takes to look at a bridge after a change, fetching included} */
-    public static double ofBridge() {
+    /** {@return what it takes to look at a bridge after a change} */
+    public static UsualWork ofBridge() {
         return ofStep(StepKind.CHECK_BRIDGE, 1);
     }
 }
