@@ -21,7 +21,7 @@ create table bench_hours (
     person      varchar(80)  not null check (btrim(person) <> ''),
     weekday     smallint check (weekday between 1 and 7),
     day         date,
-    hours       varchar(120) not null,
+    hours       varchar(300) not null,
     constraint bench_hours_weekday_or_day check ((weekday is null) <> (day is null)),
     constraint bench_hours_weekday unique (workshop_id, person, weekday),
     constraint bench_hours_day unique (workshop_id, person, day)

@@ -137,6 +137,8 @@ class WeekIT extends InRequests {
         assertThat(error("/week/hours", "person", "Benno", "monday", typed, "tuesday", "9-12"))
                 .startsWith(said);
         assertThat(hours("", "9-12")).hasStatus(200);
+        assertThat(hours(ANN, "0-1 2-3 4-5 6-7 8-9 10-11 12-13 14-15 16-17 18-19 20-21 22-23"))
+                .hasStatus(302);
         assertThat(page(keeper, "/week/hours")).doesNotContain("Benno");
     }
 

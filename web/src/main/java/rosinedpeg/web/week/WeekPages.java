@@ -207,7 +207,11 @@ class WeekPages {
                 .mapToInt(BenchHours.Part::until)
                 .max()
                 .orElse(BenchHours.MINUTES_OF_DAY);
-        return start(place.day()).plusSeconds(60L * end);
+        return place.day()
+                .atStartOfDay()
+                .plusMinutes(end)
+                .atZone(CurrentWorkshop.zone())
+                .toInstant();
     }
 
     private static WeekPage.BenchDay day(
