@@ -10,10 +10,12 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.dates.SafeChange;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Schools;
@@ -21,6 +23,7 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.week.BenchHours;
 import rosinedpeg.core.week.BenchHours.HoursException;
 import rosinedpeg.core.week.StringsWindow;
@@ -104,6 +107,28 @@ class WeekTest {
                 ZoneOffset.UTC);
         assertThat(window)
                 .isEqualTo(new StringsWindow(LocalDate.of(2030, 5, earliest), LocalDate.of(2030, 5, latest), played));
+    }
+
+    /** Whoever changes strings until the evening of a day that is not closed has strings that hold. */
+    @ParameterizedTest
+    @EnumSource(StringCore.class)
+    void onDaysThatAreNotClosedStringsHoldInTime(StringCore core) {
+        List<SafeChange.Performance> played = List.of(
+                new SafeChange.Performance(Steadiness.REHEARSAL, day(9, 18)),
+                new SafeChange.Performance(Steadiness.CONCERT, day(20, 19)));
+        LocalDate first = LocalDate.of(2030, 5, 1);
+        Set<LocalDate> closed =
+                StringsWindow.closed(Set.of(core), played, first, LocalDate.of(2030, 5, 25), ZoneOffset.UTC);
+        assertThat(closed).contains(LocalDate.of(2030, 5, 9), LocalDate.of(2030, 5, 20));
+        for (LocalDate day = first; day.getDayOfMonth() <= 25; day = day.plusDays(1)) {
+            Instant evening = day.plusDays(1).atStartOfDay().toInstant(ZoneOffset.UTC);
+            Instant morning = day.atStartOfDay().toInstant(ZoneOffset.UTC);
+            boolean spoils = played.stream()
+                    .anyMatch(one -> one.beginsAt().isAfter(morning)
+                            && ChangeWindow.holdsFrom(core, one.steadiness(), evening)
+                                    .isAfter(one.beginsAt()));
+            assertThat(closed.contains(day)).as("%s", day).isEqualTo(spoils);
+        }
     }
 
     @ParameterizedTest

@@ -300,6 +300,24 @@ class WeekIT extends InRequests {
                 Jsoup.parse(page(keeper, "/week?from=" + today.plusDays(7))).getElementById("strings-" + violin);
         assertThat(line.text()).contains("to be bought; there");
         assertThat(line.closest(".bench-day").attr("aria-labelledby")).isEqualTo("day-" + today.plusDays(7));
+        UUID press = UUID.randomUUID();
+        assertThat(post(
+                        keeper,
+                        "/week/ask",
+                        "press",
+                        press.toString(),
+                        "instrument",
+                        "One",
+                        "kind",
+                        "STRINGS",
+                        "strings",
+                        "I"))
+                .hasStatus(302);
+        assertThat(week().getElementById("wish-" + press).text()).contains("string I asked for");
+        assertThat(Jsoup.parse(page(keeper, "/week?from=" + today.plusDays(7)))
+                        .getElementById("strings-" + violin)
+                        .text())
+                .contains("strings II, III and IV");
         fit(violin, 0);
         assertThat(page(keeper, "/week?from=" + today.plusDays(7))).doesNotContain("to be bought");
     }
@@ -320,6 +338,34 @@ class WeekIT extends InRequests {
 
     private <T> T in(java.util.function.Supplier<T> work) {
         return CurrentWorkshop.in(keeper.workshopId(), ANN, work);
+    }
+
+    /** Between now and a rehearsal that new strings would not hold at, none go on. */
+    @Test
+    void noStringsGoOnThatWouldNotHold() throws Exception {
+        UUID violin = violin(keeper, "One");
+        LocalDate tomorrow = today.plusDays(1);
+        assertThat(post(
+                        keeper,
+                        "/diary/new",
+                        "kind",
+                        "REHEARSAL",
+                        "name",
+                        "Early call",
+                        "day",
+                        tomorrow.toString(),
+                        "from",
+                        "00:30",
+                        "until",
+                        "02:00"))
+                .hasStatus(302);
+        Element line = week().getElementById("strings-" + violin);
+        assertThat(LocalDate.parse(
+                        line.closest(".bench-day").attr("aria-labelledby").substring("day-".length())))
+                .isAfter(tomorrow);
+        assertThat(error("/week/pin", "job", "strings-" + violin, "day", tomorrow.toString(), "person", ANN))
+                .isEqualTo("Strings that go on on " + said(tomorrow)
+                        + " would not hold for what is played on it or after it.");
     }
 
     /** Runs that take twice the usual make the next take longer here, and what runs on the bench waits no more. */

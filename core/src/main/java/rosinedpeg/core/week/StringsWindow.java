@@ -5,9 +5,15 @@ import static java.util.Objects.requireNonNull;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
+import java.util.Collection;
+import java.util.Collections;
 import java.util.List;
+import java.util.Set;
+import java.util.TreeSet;
 import java.util.stream.Stream;
+import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.dates.SafeChange;
+import rosinedpeg.core.strings.StringCore;
 
 /**
  * The days on which the strings of one instrument that are due can be changed together.
@@ -77,6 +83,38 @@ public record StringsWindow(LocalDate earliest, LocalDate latest, boolean played
                 .max(LocalDate::compareTo)
                 .orElseThrow();
         return new StringsWindow(earliest, latest, strings.stream().anyMatch(StringsWindow::isPlayed));
+    }
+
+    /**
+     * The days between on which strings must not go on: by the evening of such a day they are on, and would not hold at something that
+     * is played on it or after it.
+     *
+     * @param cores what they are made of
+     * @param performances what is played, in any order
+     * @param from the first day that is looked at
+     * @param until the last
+     * @param zone the zone the days are in
+     * @return the days
+     */
+    public static Set<LocalDate> closed(
+            Collection<StringCore> cores,
+            Collection<SafeChange.Performance> performances,
+            LocalDate from,
+            LocalDate until,
+            ZoneId zone) {
+        requireNonNull(from, "from");
+        requireNonNull(until, "until");
+        Set<LocalDate> closed = new TreeSet<>();
+        for (SafeChange.Performance performance : performances) {
+            for (StringCore core : cores) {
+                Instant latest = ChangeWindow.latest(core, performance.steadiness(), performance.beginsAt());
+                LocalDate last = earlier(day(performance.beginsAt(), zone), until);
+                for (LocalDate day = later(day(latest, zone), from); !day.isAfter(last); day = day.plusDays(1)) {
+                    closed.add(day);
+                }
+            }
+        }
+        return Collections.unmodifiableSet(closed);
     }
 
     private static boolean isPlayed(Due string) {

@@ -92,6 +92,7 @@ public class BenchWeek {
 
     private static BenchJob asked(Job job, Optional<PlaceEntity> row, Set<LocalDate> unwanted, LocalDate today) {
         Set<LocalDate> notOn = new HashSet<>(job.away());
+        notOn.addAll(job.closed());
         notOn.addAll(unwanted);
         Map<String, Integer> minutes =
                 job.minutes().entrySet().stream().collect(toMap(Map.Entry::getKey, entry -> whole(entry.getValue())));

@@ -147,11 +147,10 @@ class BenchWork {
         // What lies on the bench already waits no more.
         benches.onBench(ids).forEach(look.standings::remove);
         jobs.addAll(wished(look, wished));
-        Set<UUID> changed = new HashSet<>();
-        jobs.stream().filter(Job::changesStrings).map(Job::instrumentId).forEach(changed::add);
-        jobs.addAll(strings(
-                look,
-                due.stream().filter(id -> !changed.contains(id)).limit(MOST_DUE).toList()));
+        Map<UUID, Set<Position>> changed = new HashMap<>();
+        jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
+                .addAll(job.strings()));
+        jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed));
         jobs.addAll(owed(look, owed));
         jobs.addAll(bridges(look, young, open));
         jobs.sort(
@@ -242,11 +241,18 @@ class BenchWork {
         }
     }
 
-    private List<Job> strings(Look look, Collection<UUID> ids) {
+    /** What is asked for anyway is not changed twice. */
+    private static List<Job> strings(Look look, Collection<UUID> ids, Map<UUID, Set<Position>> askedFor) {
         return ids.stream()
                 .map(look.standings::get)
                 .filter(standing -> standing != null)
-                .map(standing -> change(look, standing, due(look, standing)))
+                .map(standing -> change(
+                        look,
+                        standing,
+                        due(look, standing).stream()
+                                .filter(string -> !askedFor.getOrDefault(standing.id(), Set.of())
+                                        .contains(string.position()))
+                                .toList()))
                 .filter(change -> !change.strings().isEmpty())
                 .sorted(Comparator.comparing(Change::latest)
                         .thenComparing(change -> change.standing().name()))
@@ -306,10 +312,28 @@ class BenchWork {
                 earliest,
                 latest,
                 look.away(standing.id(), earliest, look.furthest),
+                closed(look, change, window),
                 change.played(),
                 Optional.of(packet),
                 Optional.empty(),
                 wish);
+    }
+
+    /** The last day of the window is in time, if only until some hour of it. */
+    private static Set<LocalDate> closed(Look look, Change change, StringsWindow window) {
+        Set<LocalDate> closed = new TreeSet<>(StringsWindow.closed(
+                change.strings().stream()
+                        .map(string -> string.kind().spec().core())
+                        .distinct()
+                        .toList(),
+                look.performances(change.standing().id()),
+                look.today,
+                look.furthest,
+                look.zone));
+        if (window.played()) {
+            closed.remove(window.latest());
+        }
+        return closed;
     }
 
     private static JobKind kind(Change change, StringsWindow window) {
@@ -393,6 +417,7 @@ class BenchWork {
                 look.today,
                 last,
                 look.away(standing.id(), look.today, look.furthest),
+                Set.of(),
                 Optional.empty(),
                 Optional.empty(),
                 owed,
@@ -464,6 +489,7 @@ class BenchWork {
                 look.minutes(family(string.instrument()), usual.minutes()),
                 day,
                 day,
+                Set.of(),
                 Set.of(),
                 Optional.empty(),
                 Optional.empty(),

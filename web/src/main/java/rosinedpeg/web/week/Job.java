@@ -34,6 +34,7 @@ import rosinedpeg.web.occasions.Occasion;
  * @param earliest the first day it can be done
  * @param latest the last day it is in time
  * @param away the days between on which the instrument is not at hand
+ * @param closed the days between on which new strings would not hold for what is played
  * @param played what new strings are played at first, if anything
  * @param packet the packet that comes last, if it needs any
  * @param owed what is owed, if it is that
@@ -51,6 +52,7 @@ record Job(
         LocalDate earliest,
         LocalDate latest,
         Set<LocalDate> away,
+        Set<LocalDate> closed,
         Optional<Occasion> played,
         Optional<PacketDays.Packet> packet,
         Optional<OwedWork> owed,

@@ -58,6 +58,10 @@ record WeekForm(String job, String day, String person, String other) {
             reject(errors, "day", "week.day.early", say.day(asked.earliest()));
         } else if (place.day().isAfter(asked.latest())) {
             reject(errors, "day", "week.day.late", say.day(asked.latest()));
+        } else if (planned.job(asked.name())
+                .filter(job -> job.closed().contains(place.day()))
+                .isPresent()) {
+            reject(errors, "day", "week.day.closed", day);
         } else if (!asked.mayBeOn(place.day())) {
             reject(errors, "day", "week.day.away", day);
         } else if (there == 0) {
