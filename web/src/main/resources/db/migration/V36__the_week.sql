@@ -29,7 +29,7 @@ create table bench_hours (
 
 -- Work that somebody asked for.
 create table bench_wish (
-    id            uuid primary key,
+    id            uuid         constraint bench_wish_once primary key,
     workshop_id   uuid         not null references workshop (id),
     instrument_id uuid         not null,
     kind          varchar(11)  not null check (kind in ('STRINGS', 'PEG_SERVICE', 'OTHER')),
@@ -49,7 +49,7 @@ create index bench_wish_open on bench_wish (workshop_id, wished_at) where done_a
 
 -- Days on which an instrument is not at hand.
 create table instrument_away (
-    id            uuid primary key,
+    id            uuid         constraint instrument_away_once primary key,
     workshop_id   uuid         not null references workshop (id),
     instrument_id uuid         not null,
     from_day      date         not null,

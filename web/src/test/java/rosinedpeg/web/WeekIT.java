@@ -8,11 +8,16 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -207,7 +212,8 @@ class WeekIT extends InRequests {
         assertThat(post(keeper, "/week/free", "job", "wish-" + one)).hasStatus(302);
         assertThat(post(keeper, "/week/promise")).hasStatus(302);
         LocalDate stood = day(one).orElseThrow();
-        assertThat(post(keeper, "/week/not-on", "job", "wish-" + one)).hasStatus(302);
+        assertThat(post(keeper, "/week/not-on", "job", "wish-" + one, "day", stood.toString()))
+                .hasStatus(302);
         assertThat(day(one)).isNotEqualTo(Optional.of(stood));
         assertThat(week().getElementById("wish-" + one).text()).contains("promised for " + said(stood));
         assertThat(post(keeper, "/week/free", "job", "wish-" + one)).hasStatus(302);
@@ -338,6 +344,51 @@ class WeekIT extends InRequests {
 
     private <T> T in(java.util.function.Supplier<T> work) {
         return CurrentWorkshop.in(keeper.workshopId(), ANN, work);
+    }
+
+    /** Eight fingers on one button. A pin whose day is over holds nothing any more. */
+    @Test
+    void whatIsPressedTwiceAtOneMomentIsDoneOnce() throws Exception {
+        violin(keeper, "One");
+        String press = UUID.randomUUID().toString();
+        String job = "wish-" + press;
+        atOnce("/week/ask", "press", press, "instrument", "One", "kind", "OTHER", "minutes", "30", "note", "new cord");
+        atOnce("/week/away", "press", press, "instrument", "One", "from", day(9), "until", day(9), "note", "");
+        atOnce("/week/pin", "job", job, "day", day(1), "person", ANN);
+        assertThat(week().getElementById(job).text()).contains("pinned");
+        database.sql("update bench_place set day = ? where job = ?")
+                .params(today.minusDays(1), job)
+                .update();
+        assertThat(week().getElementById(job).text()).doesNotContain("pinned");
+        assertThat(database.sql("select pinned from bench_place where job = ?")
+                        .param(job)
+                        .query(Boolean.class)
+                        .single())
+                .isFalse();
+        String stood = day(UUID.fromString(press)).orElseThrow().toString();
+        atOnce("/week/not-on", "job", job, "day", stood);
+        assertThat(database.sql("select day from bench_not_on where job = ?")
+                        .param(job)
+                        .query(LocalDate.class)
+                        .list())
+                .containsExactly(LocalDate.parse(stood));
+    }
+
+    private String day(int inDays) {
+        return today.plusDays(inDays).toString();
+    }
+
+    private void atOnce(String path, String... fields) throws Exception {
+        ExecutorService fingers = Executors.newFixedThreadPool(8);
+        try {
+            List<Callable<Integer>> presses = Collections.nCopies(
+                    8, () -> post(keeper, path, fields).getResponse().getStatus());
+            for (Future<Integer> answer : fingers.invokeAll(presses)) {
+                assertThat(answer.get()).as(path).isEqualTo(302);
+            }
+        } finally {
+            fingers.shutdown();
+        }
     }
 
     /** Between now and a rehearsal that new strings would not hold at, none go on. */

@@ -39,7 +39,15 @@ public enum Constraint {
     /** It was said twice at one moment when somebody usually is at the bench. */
     BENCH_HOURS_WEEKDAY,
     /** It was said twice at one moment when somebody is at the bench on a day. */
-    BENCH_HOURS_DAY;
+    BENCH_HOURS_DAY,
+    /** Work was asked for twice by one press. */
+    BENCH_WISH_ONCE,
+    /** It was said twice by one press that an instrument is not at hand. */
+    INSTRUMENT_AWAY_ONCE,
+    /** A job was pinned twice at one moment. */
+    BENCH_PLACE_ONCE,
+    /** A job was kept off a day twice at one moment. */
+    BENCH_NOT_ON_ONCE;
 
     /** {@return its name in the schema} */
     public String inSchema() {

@@ -19,6 +19,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.week.BenchJob;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
@@ -74,9 +75,7 @@ class AskController {
                                         Optional.ofNullable(names.get(wish.instrumentId()))
                                                 .orElse("")))
                                 .toList(),
-                        wishes.away(),
-                        today(),
-                        today().plusYears(1)),
+                        wishes.away()),
                 model);
         return template;
     }
@@ -107,14 +106,16 @@ class AskController {
         if (result.hasErrors() || instrument.isEmpty()) {
             return show("week/ask", model);
         }
-        wishes.ask(
-                Entry.press(form.press()),
+        UUID press = Entry.press(form.press());
+        Integer takes = minutes;
+        Constraint.BENCH_WISH_ONCE.once(() -> wishes.ask(
+                press,
                 instrument.get(),
                 kind,
                 kind == WishKind.STRINGS ? form.strings() : List.of(),
                 form.note().strip(),
-                minutes,
-                by.orElse(null));
+                takes,
+                by.orElse(null)));
         redirect.addFlashAttribute("notice", "ask.asked");
         redirect.addFlashAttribute("noticeOf", form.instrument().strip());
         return "redirect:/week/ask";
@@ -164,12 +165,9 @@ class AskController {
         if (result.hasErrors() || instrument.isEmpty() || until.isEmpty()) {
             return show("week/away", model);
         }
-        wishes.away(
-                Entry.press(form.press()),
-                instrument.get(),
-                from.get(),
-                until.get(),
-                form.note().strip());
+        UUID press = Entry.press(form.press());
+        Constraint.INSTRUMENT_AWAY_ONCE.once(() -> wishes.away(
+                press, instrument.get(), from.get(), until.get(), form.note().strip()));
         redirect.addFlashAttribute("notice", "ask.away.said");
         redirect.addFlashAttribute("noticeOf", form.instrument().strip());
         return "redirect:/week/away";
@@ -198,7 +196,5 @@ class AskController {
             WishKind[] kinds,
             Position[] positions,
             List<Asked> asked,
-            List<Wishes.Away> away,
-            LocalDate today,
-            LocalDate furthest) {}
+            List<Wishes.Away> away) {}
 }

@@ -143,7 +143,8 @@ public class BenchWeek {
                         CurrentWorkshop.id(),
                         job.name(),
                         place.map(Place::day).orElse(null),
-                        place.map(Place::person).orElse(null));
+                        place.map(Place::person).orElse(null),
+                        today);
             }
         }
         gone.values().removeIf(row -> isWantedStill(row, today));

@@ -74,9 +74,8 @@ class HoursController {
                 .findFirst();
     }
 
-    private String show(String template, List<PersonHours> people, Model model) {
-        LocalDate today = CurrentWorkshop.today(clock);
-        Page.lay(new HoursPage(people, DayOfWeek.values(), today, today.plusDays(MOST_DAYS)), model);
+    private static String show(String template, List<PersonHours> people, Model model) {
+        Page.lay(new HoursPage(people, DayOfWeek.values()), model);
         return template;
     }
 
@@ -153,5 +152,5 @@ class HoursController {
     }
 
     /** Everybody's hours. */
-    private record HoursPage(List<PersonHours> people, DayOfWeek[] weekdays, LocalDate today, LocalDate furthest) {}
+    private record HoursPage(List<PersonHours> people, DayOfWeek[] weekdays) {}
 }

@@ -18,15 +18,19 @@ interface PlaceRepository extends JpaRepository<PlaceEntity, UUID> {
 
     List<PlaceEntity> findAllByOrderByJob();
 
-    /** A job was planned there, or nowhere; of two who plan at one moment the later one says. A pin stands whatever was planned. */
+    /**
+     * A job was planned there, or nowhere; of two who plan at one moment the later one says. A pin stands whatever was planned, until its
+     * day is over.
+     */
     @Transactional
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query(nativeQuery = true, value = """
             insert into bench_place (id, workshop_id, job, day, person, pinned)
             values (gen_random_uuid(), :workshopId, :job, cast(:day as date), cast(:person as varchar), false)
-            on conflict (workshop_id, job) do update set day = excluded.day, person = excluded.person
-            where not bench_place.pinned""")
-    void stand(UUID workshopId, String job, @Nullable LocalDate day, @Nullable String person);
+            on conflict (workshop_id, job) do update
+            set day = excluded.day, person = excluded.person, pinned = false
+            where not bench_place.pinned or bench_place.day < :today""")
+    void stand(UUID workshopId, String job, @Nullable LocalDate day, @Nullable String person, LocalDate today);
 
     /** Jobs that are no more. */
     @Transactional

@@ -46,6 +46,14 @@ record PlannedWeek(
                 .flatMap(job -> Optional.ofNullable(schedule.places().get(job)));
     }
 
+    /** {@return whether a job stands on another day than was promised, or on none} */
+    boolean breaksPromise(String key) {
+        return Optional.ofNullable(asked.get(key))
+                .flatMap(BenchJob::promised)
+                .filter(day -> !Optional.of(day).equals(place(key).map(Place::day)))
+                .isPresent();
+    }
+
     /** {@return the jobs by their keys} */
     Map<String, Job> byKey() {
         return jobs().stream().collect(toMap(Job::key, Function.identity()));

@@ -61,7 +61,7 @@ class Today implements DayAtBench {
                 done.stream().mapToDouble(Pace.Done::takenMinutes).sum(),
                 done.stream().mapToDouble(Pace.Done::usualMinutes).sum(),
                 planned.jobs().stream()
-                        .filter(job -> breaks(planned, job))
+                        .filter(job -> planned.breaksPromise(job.key()))
                         .map(Job::instrument)
                         .distinct()
                         .toList()));
@@ -69,12 +69,5 @@ class Today implements DayAtBench {
 
     private static int minutes(Map.Entry<BenchJob, Place> entry) {
         return entry.getKey().minutesOf(entry.getValue().person()).orElseThrow();
-    }
-
-    private static boolean breaks(PlannedWeek planned, Job job) {
-        return Optional.ofNullable(planned.asked().get(job.key()))
-                .flatMap(BenchJob::promised)
-                .filter(day -> !Optional.of(day).equals(planned.place(job.key()).map(Place::day)))
-                .isPresent();
     }
 }

@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.week.Place;
+import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -120,7 +121,7 @@ class WeekController {
         if (place.isEmpty()) {
             return ask(planned, form.job(), from, model);
         }
-        week.pin(form.job(), place.get());
+        Constraint.BENCH_PLACE_ONCE.once(() -> week.pin(form.job(), place.get()));
         return again(from, redirect, "week.pinned");
     }
 
@@ -143,7 +144,7 @@ class WeekController {
             result.rejectValue("other", "week.swap.not");
             return ask(planned, form.job(), from, model);
         }
-        week.swap(form.job(), one.get(), form.other(), other.get());
+        Constraint.BENCH_PLACE_ONCE.once(() -> week.swap(form.job(), one.get(), form.other(), other.get()));
         return again(from, redirect, "week.swapped");
     }
 
@@ -166,7 +167,7 @@ class WeekController {
         return again(from, redirect, "week.freed");
     }
 
-    /** Keeps a job from the day it stands on. */
+    /** Keeps a job from the day it was seen on; pressed twice, the second finds it moved and keeps it from no other day. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/week/not-on")
     String notOn(
@@ -174,11 +175,14 @@ class WeekController {
             @ModelAttribute("form") WeekForm form,
             BindingResult result,
             RedirectAttributes redirect) {
-        Optional<Place> place = week.plan().place(form.job());
+        Optional<Place> place = week.plan()
+                .place(form.job())
+                .filter(there -> there.day().toString().equals(form.day()));
         if (place.isEmpty()) {
             return gone(from, redirect);
         }
-        week.notOn(form.job(), place.get().day());
+        Constraint.BENCH_NOT_ON_ONCE.once(
+                () -> week.notOn(form.job(), place.get().day()));
         return again(from, redirect, "week.kept");
     }
 

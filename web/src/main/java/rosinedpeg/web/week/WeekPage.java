@@ -117,6 +117,7 @@ record WeekPage(
      * @param minutes how long it takes there, or whoever is quickest
      * @param pinned whether it has to be there
      * @param promised the day that was promised for it, if one was
+     * @param breaksPromise whether it stands on another day than that, or on none
      * @param undone why it cannot be done, if it cannot
      * @param holdsFrom when its new strings hold for what is played first, or else for a concert, if it has any and can be done
      */
@@ -126,14 +127,9 @@ record WeekPage(
             int minutes,
             boolean pinned,
             Optional<LocalDate> promised,
+            boolean breaksPromise,
             Optional<BenchSchedule.Undone> undone,
             Optional<Instant> holdsFrom) {
-
-        /** {@return whether it stands on another day than was promised, or on none} */
-        public boolean breaksPromise() {
-            return promised.filter(day -> !Optional.of(day).equals(place.map(Place::day)))
-                    .isPresent();
-        }
 
         /** {@return the day it stands on, or the last it could} */
         public LocalDate day() {

@@ -191,6 +191,7 @@ class WeekPages {
                 minutes,
                 asked.pinned().isPresent(),
                 asked.promised(),
+                planned.breaksPromise(job.key()),
                 undone,
                 place.flatMap(there -> holds(planned, there, job)));
     }
