@@ -26,6 +26,12 @@ public enum FindingKind {
     LOAD_RISE(Part.FIT),
     /** Silk, turns and load are as they should be. Turns; rise of the load on the top, where strings are on. */
     FITS(Part.FIT),
+    /** The bridge lies down. No figures. */
+    BRIDGE_DOWN(Part.BRIDGE),
+    /** Light is seen under a foot of the bridge. No figures. */
+    BRIDGE_FOOT_OPEN(Part.BRIDGE),
+    /** The bridge leans, to the eye; nobody has measured by how much. No figures. */
+    BRIDGE_LEANS_TO_THE_EYE(Part.BRIDGE),
     /** The bridge leans. Lean; thrust margin. */
     BRIDGE_TO_EASE(Part.BRIDGE),
     /** The bridge leans too far to go on. Lean; thrust margin. */
@@ -72,6 +78,10 @@ public enum FindingKind {
     TAILPIECE_HEAVY(Part.TAILPIECE),
     /** The tailpiece nearly touches the top. Distance; least. */
     TAILPIECE_NEAR_TOP(Part.TAILPIECE),
+    /** A fine tuner is all the way in, as seen; nobody has measured it. No figures. */
+    TUNER_SCREWED_IN(Part.TAILPIECE),
+    /** A fine tuner's lever lies on the top. No figures. */
+    TUNER_LEVER_ON_TOP(Part.TAILPIECE),
     /** A fine tuner is all the way out. What its screw is in. */
     TUNER_RATTLES(Part.TAILPIECE),
     /** A fine tuner is all the way in. What its screw has left. */
@@ -96,6 +106,8 @@ public enum FindingKind {
     STRING_TOUCHES(Part.PEGBOX),
     /** The string touches something whichever way it is wound. How deep. */
     STRING_TOUCHES_BOTH_WAYS(Part.PEGBOX),
+    /** It is not there, or in two pieces. No figures. */
+    STRING_MISSING(Part.STRINGS),
     /** Its winding is open. No figures. */
     STRING_TO_CHANGE_NOW(Part.STRINGS),
     /** Used up. No figures. */
@@ -104,6 +116,20 @@ public enum FindingKind {
     STRING_AGE_UNKNOWN(Part.STRINGS),
     /** More rosin than the strings want. How often it went on in two weeks; how often is enough. */
     ROSIN_TOO_OFTEN(Part.BOW),
+    /** Something rattles inside: the post is loose, or has fallen. No figures. */
+    POST_RATTLES(Part.BODY),
+    /** No post is seen through the f-hole on the treble side. No figures. */
+    POST_NOT_SEEN(Part.BODY),
+    /** The wood is cracked. No figures. */
+    WOOD_CRACKED(Part.BODY),
+    /** Top or back has come off the ribs somewhere. No figures. */
+    SEAM_OPEN(Part.BODY),
+    /** Chin rest, end button or end pin are loose. No figures. */
+    FITTING_LOOSE(Part.BODY),
+    /** The stick is cracked, or its head or frog is damaged. No figures. */
+    BOW_DAMAGED(Part.BOW),
+    /** The hair is thin, or gone on one side. No figures. */
+    BOW_HAIR_THIN(Part.BOW),
     /** The post would be let go. Treble-foot share; limit. */
     POST_LET_GO(Part.STRINGS),
     /** The bridge would rock off its bass foot. Bass-foot share; limit. */
@@ -132,6 +158,8 @@ public enum FindingKind {
         TAILPIECE,
         /** The strings, and the load they leave on the post. */
         STRINGS,
+        /** The body: its wood, its seams, the post inside it and what is fitted to it. */
+        BODY,
         /** Bow and rosin. */
         BOW
     }

@@ -66,6 +66,10 @@ public final class Inspection {
     /** A collar that runs out within so many months is said. */
     private static final double COLLAR_WARNING_MONTHS = 12;
 
+    /** What stops the work first, and of two alike what only a repairer can put right. */
+    static final Comparator<Finding> WORST_FIRST =
+            Comparator.comparing(Finding::severity).reversed().thenComparing(finding -> !finding.refer());
+
     private final Condition condition;
     private final SetUp setUp;
     private final LocalDate today;
@@ -92,8 +96,7 @@ public final class Inspection {
         inspection.pegbox();
         inspection.setUp.positions().forEach(inspection::peg);
         inspection.tailpiece();
-        inspection.found.sort(
-                Comparator.comparing(Finding::severity).reversed().thenComparing(finding -> !finding.refer()));
+        inspection.found.sort(WORST_FIRST);
         return List.copyOf(inspection.found);
     }
 

@@ -215,7 +215,20 @@ public enum InstrumentFigure implements Workable<InstrumentGrounds> {
                             STRING_AGE_UNKNOWN,
                             ROSIN_TOO_OFTEN,
                             POST_LET_GO,
-                            BASS_FOOT_LIFTS -> null;
+                            BASS_FOOT_LIFTS,
+                            BRIDGE_DOWN,
+                            BRIDGE_FOOT_OPEN,
+                            BRIDGE_LEANS_TO_THE_EYE,
+                            TUNER_SCREWED_IN,
+                            TUNER_LEVER_ON_TOP,
+                            STRING_MISSING,
+                            POST_RATTLES,
+                            POST_NOT_SEEN,
+                            WOOD_CRACKED,
+                            SEAM_OPEN,
+                            FITTING_LOOSE,
+                            BOW_DAMAGED,
+                            BOW_HAIR_THIN -> null;
                 });
     }
 
