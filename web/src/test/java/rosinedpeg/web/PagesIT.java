@@ -80,6 +80,8 @@ class PagesIT extends RunningApplication {
                 "/strings",
                 "/drawer",
                 "/week",
+                "/lend",
+                "/lend/turn",
                 "/buying",
                 "/buying/budget?price=500&currency=EUR",
                 "/lives",

@@ -44,6 +44,7 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.lend.WithIt;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
@@ -60,6 +61,7 @@ class SchemaIT extends RunningApplication {
             "peg_look.signs", PegSign.class,
             "owed_work.strings", Position.class,
             "bench_wish.strings", Position.class,
+            "loan.with_it", WithIt.class,
             "owed_work.materials", Material.class,
             "string_kind.assumed", StringFigure.class);
 

@@ -56,7 +56,15 @@ public final class LookOver {
             PegSign.SPLIT,
             PegSign.CRACK_NEAR_THE_HOLE));
 
+    private static final Set<FindingKind> ONLY_SEEN = kindsOnlySeen();
+
     private LookOver() {}
+
+    private static Set<FindingKind> kindsOnlySeen() {
+        Set<FindingKind> kinds = EnumSet.of(FindingKind.STRING_MISSING, FindingKind.TUNER_SCREWED_IN);
+        Arrays.stream(Seen.Sign.values()).forEach(sign -> kinds.add(of(sign).kind()));
+        return kinds;
+    }
 
     /** Where one looks, in order. */
     public enum Stop {
@@ -86,6 +94,18 @@ public final class LookOver {
                         case PEGS -> SECONDS_OF_A_PEG * strings;
                         default -> 0;
                     };
+        }
+
+        /** {@return where one sees what was found, or that it is gone; the body where nowhere else} */
+        public static Stop of(FindingKind kind) {
+            return switch (kind.part()) {
+                case FIT, STRINGS -> STRINGS;
+                case BRIDGE -> BRIDGE;
+                case PEGBOX, PEGS -> PEGS;
+                case TAILPIECE -> FINE_TUNERS;
+                case BOW -> BOW;
+                case BODY -> kind == FindingKind.POST_RATTLES || kind == FindingKind.POST_NOT_SEEN ? POST : BODY;
+            };
         }
 
         /** {@return what is looked for there beside strings and pegs} */
@@ -158,6 +178,11 @@ public final class LookOver {
         seen.signs().forEach(sign -> found.add(of(sign)));
         seen.tunersIn().forEach(position -> found.add(of(FindingKind.TUNER_SCREWED_IN, WATCH, position, false)));
         return found;
+    }
+
+    /** {@return whether only a look over finds it: nothing that is measured or kept of a part says it} */
+    public static boolean onlySeen(FindingKind kind) {
+        return ONLY_SEEN.contains(requireNonNull(kind, "kind"));
     }
 
     private static Finding of(Seen.Sign sign) {

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
@@ -71,6 +72,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.lend.Lending;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.pegs.PegLook;
@@ -121,6 +123,7 @@ class LanternQuay implements ApplicationRunner {
     private final BenchTimes benchTimes;
     private final Wishes wishes;
     private final BenchWeek benchWeek;
+    private final Lending lending;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -142,6 +145,7 @@ class LanternQuay implements ApplicationRunner {
             BenchTimes benchTimes,
             Wishes wishes,
             BenchWeek benchWeek,
+            Lending lending,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -161,6 +165,7 @@ class LanternQuay implements ApplicationRunner {
         this.benchTimes = benchTimes;
         this.wishes = wishes;
         this.benchWeek = benchWeek;
+        this.lending = lending;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -343,7 +348,27 @@ class LanternQuay implements ApplicationRunner {
         enter(OccasionKind.REHEARSAL, "Dress rehearsal", 10, LocalTime.of(18, 30), LocalTime.of(21, 30));
         enter(OccasionKind.CONCERT, "Opening night", 12, LocalTime.of(19, 30), LocalTime.of(22, 0));
         pegsTreated(quarter);
+        lend(half, quarter, seasons, sprat, minnow);
         planWeek(pit2, pit3, pit4, pit9);
+    }
+
+    private void lend(
+            UUID half,
+            UUID quarter,
+            Seasons seasons,
+            Map<Position, StringKind> sprat,
+            Map<Position, StringKind> minnow) {
+        Map<String, UUID> shelf = new TreeMap<>(Map.of("½ violin 3", half, "¼ violin 1", quarter));
+        int days = 100;
+        for (String name : LendingShelf.more()) {
+            String size = LendingShelf.size(name).code();
+            UUID one = add("Lending " + name, Family.VIOLIN, size, 3, Demand.LOAN, TailEnd.FORK_TUNER);
+            Map<Position, StringKind> set = size.equals("1/2") ? sprat : minnow;
+            seasons.fit(one, List.of(set), set, Map.of(I, days, II, days, III, days, IV, days), 1);
+            shelf.put(name, one);
+            days += 25;
+        }
+        new LendingShelf(lending, clock.instant().atZone(ZONE).toLocalDate(), shelf).load();
     }
 
     /** The bench before opening night: short hours, and a Thursday on which three instruments come back at once. */

@@ -17,7 +17,8 @@
             "pegs",
             "findings",
             "aftercare",
-            "week"
+            "week",
+            "lend"
         })
 @NullMarked
 package rosinedpeg.web.demonstration;

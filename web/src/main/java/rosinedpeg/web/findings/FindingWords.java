@@ -53,6 +53,7 @@ public class FindingWords {
             case TAILPIECE -> "/tailpiece";
             case STRINGS -> "/plan";
             case BOW -> "#care";
+            case BODY -> "/symptoms";
             case FIT ->
                 "/fit"
                         + finding.concerns()

@@ -17,6 +17,7 @@ public sealed interface Note {
         WRITTEN,
         WENT_WRONG,
         WORK_DONE,
+        LOOKED_OVER,
         BEGUN_ALL_THE_SAME
     }
 
@@ -54,6 +55,23 @@ public sealed interface Note {
         @Override
         public Kind kind() {
             return Kind.WORK_DONE;
+        }
+    }
+
+    /**
+     * An instrument was looked over by eye and hand.
+     *
+     * @param findings what was seen
+     */
+    record LookedOver(List<Finding> findings) implements Note {
+        /** Copies the list. */
+        public LookedOver {
+            findings = List.copyOf(findings);
+        }
+
+        @Override
+        public Kind kind() {
+            return Kind.LOOKED_OVER;
         }
     }
 

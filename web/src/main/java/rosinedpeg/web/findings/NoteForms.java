@@ -7,13 +7,10 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.causes.BreakPlace;
-import rosinedpeg.core.finding.Finding;
-import rosinedpeg.core.finding.FindingKind;
-import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.platform.KeptFigure;
+import rosinedpeg.web.platform.KeptFinding;
 import rosinedpeg.web.platform.KeptNames;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -40,6 +37,10 @@ class NoteForms {
             case WRITTEN -> new Note.Written(requireNonNull(text));
             case WENT_WRONG -> note(json.readValue(arguments, KeptMishap.class));
             case WORK_DONE -> note(json.readValue(arguments, KeptWork.class));
+            case LOOKED_OVER ->
+                new Note.LookedOver(json.readValue(arguments, KeptLook.class).findings().stream()
+                        .map(KeptFinding::read)
+                        .toList());
             case BEGUN_ALL_THE_SAME -> note(json.readValue(arguments, KeptBeginning.class));
         };
     }
@@ -58,10 +59,13 @@ class NoteForms {
         if (note instanceof Note.WorkDone done) {
             return new KeptWork(done.work().name());
         }
+        if (note instanceof Note.LookedOver looked) {
+            return new KeptLook(looked.findings().stream().map(KeptFinding::of).toList());
+        }
         Note.BegunAllTheSame begun = (Note.BegunAllTheSame) note;
         return new KeptBeginning(
                 begun.referrals().stream().map(NoteForms::referral).toList(),
-                begun.findings().stream().map(NoteForms::form).toList());
+                begun.findings().stream().map(KeptFinding::of).toList());
     }
 
     /** A note within a note; work that was begun all the same is no referral. */
@@ -69,15 +73,6 @@ class NoteForms {
         Object form = form(note);
         return new KeptReferral(
                 form instanceof KeptText text ? text.text() : null, form instanceof KeptMishap mishap ? mishap : null);
-    }
-
-    private static KeptFinding form(Finding finding) {
-        return new KeptFinding(
-                finding.kind().name(),
-                finding.severity().name(),
-                name(finding.position()),
-                finding.refer(),
-                finding.figures().stream().map(KeptFigure::of).toList());
     }
 
     private static @Nullable String name(@Nullable Enum<?> constant) {
@@ -105,16 +100,7 @@ class NoteForms {
                 .forEach(one -> referrals.add(
                         one.mishap() == null ? new Note.Written(requireNonNull(one.text())) : note(one.mishap())));
         return new Note.BegunAllTheSame(
-                referrals, kept.findings().stream().map(NoteForms::finding).toList());
-    }
-
-    private static Finding finding(KeptFinding kept) {
-        return new Finding(
-                KeptNames.of(FindingKind.class, kept.finding()),
-                KeptNames.of(Severity.class, kept.severity()),
-                of(Position.class, kept.position()),
-                kept.figures().stream().map(KeptFigure::figure).toList(),
-                kept.refer());
+                referrals, kept.findings().stream().map(KeptFinding::read).toList());
     }
 
     private static <E extends Enum<E>> @Nullable E of(Class<E> type, @Nullable String name) {
@@ -134,8 +120,7 @@ class NoteForms {
     private record KeptReferral(
             @Nullable String text, @Nullable KeptMishap mishap) {}
 
-    private record KeptFinding(
-            String finding, String severity, @Nullable String position, boolean refer, List<KeptFigure> figures) {}
+    private record KeptLook(List<KeptFinding> findings) {}
 
     private record KeptBeginning(List<KeptReferral> referrals, List<KeptFinding> findings) {}
 }

@@ -3,6 +3,7 @@ package rosinedpeg.web.findings;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.web.platform.Words;
 
@@ -29,6 +30,9 @@ class NoteWords {
         if (note instanceof Note.WorkDone done) {
             return words.say("work." + done.work() + ".done");
         }
+        if (note instanceof Note.LookedOver looked) {
+            return words.say("note.lookedOver", titles(looked.findings().stream()));
+        }
         Note.BegunAllTheSame begun = (Note.BegunAllTheSame) note;
         return words.say(
                 "plan.lookedAt.noted",
@@ -36,6 +40,10 @@ class NoteWords {
                                 begun.referrals().stream().map(this::says),
                                 begun.findings().stream().map(findings::title))
                         .collect(Collectors.joining("; ")));
+    }
+
+    private String titles(Stream<Finding> some) {
+        return some.map(findings::title).collect(Collectors.joining("; "));
     }
 
     private String happened(Mishap mishap, boolean instrumentAtFault) {

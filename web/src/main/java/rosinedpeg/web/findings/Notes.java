@@ -1,6 +1,7 @@
 package rosinedpeg.web.findings;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
@@ -58,8 +59,22 @@ public class Notes implements LogSource {
      */
     @Transactional
     public void write(UUID id, Note note, boolean refer) {
+        write(id, note, refer, clock.instant());
+    }
+
+    /**
+     * Notes something that was noticed before.
+     *
+     * @param id the instrument
+     * @param note what
+     * @param refer whether it is work for a repairer
+     * @param at when it was noticed
+     * @throws NotFoundException when this workshop has no such instrument
+     */
+    @Transactional
+    public void write(UUID id, Note note, boolean refer, Instant at) {
         instruments.require(id);
-        notes.save(new NoteEntity(id, note, forms, refer, clock.instant(), CurrentWorkshop.recordedBy()));
+        notes.save(new NoteEntity(id, note, forms, refer, at, CurrentWorkshop.recordedBy()));
         if (refer) {
             events.publishEvent(new ReferralChanged(id));
         }

@@ -47,7 +47,17 @@ public enum Constraint {
     /** A job was pinned twice at one moment. */
     BENCH_PLACE_ONCE,
     /** A job was kept off a day twice at one moment. */
-    BENCH_NOT_ON_ONCE;
+    BENCH_NOT_ON_ONCE,
+    /** An instrument was put on the lending shelf twice at one moment. */
+    SHELF_INSTRUMENT_ONCE,
+    /** Two of a workshop that borrow are called the same. */
+    BORROWER_NAME,
+    /** An instrument was lent twice by one press. */
+    LOAN_ONCE,
+    /** Two loans of one instrument share a day. */
+    LOAN_DAYS_TAKEN,
+    /** Two have an instrument at one moment. */
+    LOAN_ONE_OUT;
 
     /** {@return its name in the schema} */
     public String inSchema() {

@@ -191,6 +191,11 @@ public class Say {
         return date("date.dayAndTime", moment.atZone(zone));
     }
 
+    /** {@return the day without its weekday, as 3 Dec} */
+    public String shortDay(LocalDate day) {
+        return date("date.dayOfMonth", day);
+    }
+
     /** {@return the day with its year, as 3 Dec 2026} */
     public String dayOfYear(LocalDate day) {
         return date("date.dayOfYear", day);

@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -41,8 +42,10 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogSource;
+import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.measure.MeasuredArea;
 import rosinedpeg.web.picture.InstrumentPictures;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
@@ -60,6 +63,7 @@ class InstrumentController {
     private final InstrumentPictures pictures;
     private final Notes notes;
     private final List<LogSource> logs;
+    private final List<NotAtHand> notAtHand;
     private final Aftercare aftercare;
     private final Inspections inspections;
     private final FindingWords findings;
@@ -71,6 +75,7 @@ class InstrumentController {
             InstrumentPictures pictures,
             Notes notes,
             List<LogSource> logs,
+            List<NotAtHand> notAtHand,
             Aftercare aftercare,
             Inspections inspections,
             FindingWords findings,
@@ -80,6 +85,7 @@ class InstrumentController {
         this.pictures = pictures;
         this.notes = notes;
         this.logs = logs;
+        this.notAtHand = notAtHand;
         this.aftercare = aftercare;
         this.inspections = inspections;
         this.findings = findings;
@@ -137,6 +143,7 @@ class InstrumentController {
 
     private String show(UUID id, NoteForm noticed, Model model) {
         Instrument instrument = instruments.get(id);
+        LocalDate today = CurrentWorkshop.today(clock);
         model.addAttribute("noticed", noticed);
         Page.lay(
                 new InstrumentPage(
@@ -154,7 +161,8 @@ class InstrumentController {
                         UUID.randomUUID(),
                         clock.instant(),
                         sounds.asked(id).size(),
-                        instrument.load()),
+                        instrument.load(),
+                        NotAtHand.of(notAtHand, List.of(id), today, today)),
                 model);
         return "rack/instrument";
     }

@@ -13,6 +13,7 @@ import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.measure.MeasuredArea;
 
 /**
@@ -33,6 +34,7 @@ import rosinedpeg.web.measure.MeasuredArea;
  * @param now the moment it is shown
  * @param asked how many of its strings, on or come off, it is asked how they sound
  * @param load what its strings put on its feet, when all of them are on
+ * @param away why it is not at hand today, and until when
  */
 record InstrumentPage(
         Instrument instrument,
@@ -49,4 +51,5 @@ record InstrumentPage(
         UUID press,
         Instant now,
         int asked,
-        Optional<FeetLoad> load) {}
+        Optional<FeetLoad> load,
+        List<NotAtHand.Days> away) {}

@@ -1,6 +1,7 @@
 package rosinedpeg.web.week;
 
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
@@ -10,4 +11,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface AwayRepository extends JpaRepository<AwayEntity, UUID> {
 
     List<AwayEntity> findByUntilDayGreaterThanEqualOrderByFromDayAscId(LocalDate today, Limit most);
+
+    List<AwayEntity> findByInstrumentIdInAndFromDayLessThanEqualAndUntilDayGreaterThanEqual(
+            Collection<UUID> instrumentIds, LocalDate until, LocalDate from);
 }

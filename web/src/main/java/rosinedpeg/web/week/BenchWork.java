@@ -22,7 +22,6 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
-import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.BridgeWatch;
@@ -47,6 +46,7 @@ import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.buying.PacketDays;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.StringKind;
@@ -70,7 +70,6 @@ class BenchWork {
 
     private static final int MOST_OWED = 100;
     private static final int MOST_SETTLING = 60;
-    private static final int MOST_AWAY = 500;
 
     private final Rack rack;
     private final Instruments instruments;
@@ -81,7 +80,7 @@ class BenchWork {
     private final Pace pace;
     private final PacketDays packets;
     private final Wishes wishes;
-    private final AwayRepository away;
+    private final List<NotAtHand> notAtHand;
     private final Clock clock;
 
     BenchWork(
@@ -94,7 +93,7 @@ class BenchWork {
             Pace pace,
             PacketDays packets,
             Wishes wishes,
-            AwayRepository away,
+            List<NotAtHand> notAtHand,
             Clock clock) {
         this.rack = rack;
         this.instruments = instruments;
@@ -105,7 +104,7 @@ class BenchWork {
         this.pace = pace;
         this.packets = packets;
         this.wishes = wishes;
-        this.away = away;
+        this.notAtHand = notAtHand;
         this.clock = clock;
     }
 
@@ -144,8 +143,11 @@ class BenchWork {
         wished.forEach(wish -> ids.add(wish.instrumentId()));
         ids.addAll(owed.keySet());
         look.standings.putAll(instruments.standings(ids));
+        young.forEach(string -> ids.add(string.instrument().id()));
+        look.away.putAll(NotAtHand.of(notAtHand, ids, look.today, look.furthest).stream()
+                .collect(groupingBy(NotAtHand.Days::instrumentId)));
         // What lies on the bench already waits no more.
-        benches.onBench(ids).forEach(look.standings::remove);
+        benches.onBench(look.standings.keySet()).forEach(look.standings::remove);
         jobs.addAll(wished(look, wished));
         Map<UUID, Set<Position>> changed = new HashMap<>();
         jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
@@ -169,12 +171,7 @@ class BenchWork {
         private final Function<StringKind, PacketDays.Packet> nextPacket = packets.inTurn();
         private final List<Occasion> season = occasions.season();
         private final Map<UUID, Standing> standings = new HashMap<>();
-        private final Map<UUID, List<AwayEntity>> away =
-                BenchWork.this
-                        .away
-                        .findByUntilDayGreaterThanEqualOrderByFromDayAscId(today, Limit.of(MOST_AWAY))
-                        .stream()
-                        .collect(groupingBy(AwayEntity::instrumentId));
+        private final Map<UUID, List<NotAtHand.Days>> away = new HashMap<>();
         private final Collection<String> people;
         private final Map<Sort, Map<String, Interval>> minutes = new HashMap<>();
 
@@ -202,9 +199,9 @@ class BenchWork {
         /** {@return the days from one to another on which an instrument is not at hand} */
         private Set<LocalDate> away(UUID instrumentId, LocalDate from, LocalDate until) {
             Set<LocalDate> days = new TreeSet<>();
-            for (AwayEntity one : away.getOrDefault(instrumentId, List.of())) {
+            for (NotAtHand.Days one : away.getOrDefault(instrumentId, List.of())) {
                 for (LocalDate day = from; !day.isAfter(until); day = day.plusDays(1)) {
-                    if (!day.isBefore(one.fromDay()) && !day.isAfter(one.untilDay())) {
+                    if (!day.isBefore(one.from()) && !day.isAfter(one.until())) {
                         days.add(day);
                     }
                 }

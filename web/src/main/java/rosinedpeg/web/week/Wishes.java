@@ -15,6 +15,7 @@ import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunFinished;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
@@ -22,7 +23,7 @@ import rosinedpeg.web.platform.NotFoundException;
 /** What people ask for, and when instruments are not at hand. */
 @Service
 @Transactional(readOnly = true)
-public class Wishes {
+public class Wishes implements NotAtHand {
 
     private final WishRepository wishes;
     private final AwayRepository away;
@@ -147,6 +148,15 @@ public class Wishes {
                         one.fromDay(),
                         one.untilDay(),
                         one.why()))
+                .toList();
+    }
+
+    @Override
+    public List<Days> notAtHand(Collection<UUID> instrumentIds, LocalDate from, LocalDate until) {
+        return away
+                .findByInstrumentIdInAndFromDayLessThanEqualAndUntilDayGreaterThanEqual(instrumentIds, until, from)
+                .stream()
+                .map(one -> new Days(one.instrumentId(), one.fromDay(), one.untilDay(), one.why()))
                 .toList();
     }
 

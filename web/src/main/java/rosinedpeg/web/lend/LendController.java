@@ -1,0 +1,294 @@
+package rosinedpeg.web.lend;
+
+import static rosinedpeg.core.lending.Loan.LONGEST_DAYS;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.validation.BindingResult;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.lending.Loan;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.platform.OpenTo;
+import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Say;
+
+/** The shelf as a whole: what is out, what is lent next, the turn of a term, and what wears. */
+@Controller
+class LendController {
+
+    /** The most characters of a note on a loan. */
+    static final int LONGEST_NOTE = 160;
+    /** So many instruments are suggested by their names. */
+    private static final int SUGGESTED = 500;
+    /** A term has so many weeks, where nobody says until when. */
+    private static final int WEEKS = 12;
+
+    private final Lending lending;
+    private final Borrowers borrowers;
+    private final LendPages pages;
+    private final Instruments instruments;
+    private final Say say;
+    private final Clock clock;
+
+    LendController(
+            Lending lending, Borrowers borrowers, LendPages pages, Instruments instruments, Say say, Clock clock) {
+        this.lending = lending;
+        this.borrowers = borrowers;
+        this.pages = pages;
+        this.instruments = instruments;
+        this.say = say;
+        this.clock = clock;
+    }
+
+    /**
+     * Who has what.
+     *
+     * @param from how much of the shelf comes before
+     */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/lend")
+    String shelf(@RequestParam(defaultValue = "") String from, Model model) {
+        model.addAttribute("form", LendForm.blank("", "", ""));
+        return shelf(ListPage.after(from), model);
+    }
+
+    private String shelf(int from, Model model) {
+        Page.lay(pages.shelf(from), model);
+        return "lend/shelf";
+    }
+
+    /** An instrument is there to be lent. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/lend/shelf")
+    String put(@ModelAttribute("form") LendForm form, BindingResult result, Model model, RedirectAttributes redirect) {
+        Optional<UUID> instrument = instrument(form, result);
+        if (instrument.isEmpty()) {
+            return shelf(0, model);
+        }
+        Constraint.SHELF_INSTRUMENT_ONCE.once(() -> lending.putOnShelf(instrument.get()));
+        redirect.addFlashAttribute("notice", "lend.put");
+        redirect.addFlashAttribute("noticeOf", form.instrument().strip());
+        return "redirect:/lend";
+    }
+
+    /** An instrument is not there to be lent any more. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/lend/shelf/{id}/off")
+    String takeOff(@PathVariable UUID id, RedirectAttributes redirect) {
+        redirect.addFlashAttribute("notice", lending.takeOffShelf(id) ? "lend.taken" : "lend.taken.not");
+        return "redirect:/lend";
+    }
+
+    private Optional<UUID> instrument(LendForm form, BindingResult result) {
+        Set<UUID> meant = form.instrument().isBlank() ? Set.of() : instruments.meant(form.instrument(), 2);
+        if (meant.size() != 1) {
+            result.rejectValue("instrument", meant.isEmpty() ? "ask.instrument.unknown" : "ask.instrument.several");
+            return Optional.empty();
+        }
+        return meant.stream().findFirst();
+    }
+
+    /**
+     * Asks who borrows what.
+     *
+     * @param instrument which instrument, if that is known already
+     */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/lend/new")
+    String lend(@RequestParam(required = false) @Nullable UUID instrument, Model model) {
+        String name =
+                instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
+        LocalDate today = today();
+        model.addAttribute(
+                "form",
+                LendForm.blank(name, today.toString(), today.plusWeeks(WEEKS).toString()));
+        return show(model);
+    }
+
+    private LocalDate today() {
+        return CurrentWorkshop.today(clock);
+    }
+
+    private String show(Model model) {
+        Page.lay(
+                new NewPage(List.copyOf(instruments.onRack(SUGGESTED).values()), borrowers.names(), WithIt.values()),
+                model);
+        return "lend/new";
+    }
+
+    /** An instrument is promised to somebody. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/lend/new")
+    String lent(@ModelAttribute("form") LendForm form, BindingResult result, Model model, RedirectAttributes redirect) {
+        Optional<UUID> instrument = instrument(form, result);
+        Optional<String> borrower = Entry.text(result, "borrower", form.borrower(), Borrowers.LONGEST_NAME);
+        Optional<LocalDate> from = Entry.date(
+                result,
+                "from",
+                form.from(),
+                form.out() ? today().minusDays(LONGEST_DAYS) : today(),
+                form.out() ? today() : today().plusYears(1));
+        Optional<LocalDate> until =
+                from.flatMap(day -> Entry.date(result, "until", form.until(), day, day.plusDays(LONGEST_DAYS)));
+        if (form.note().strip().length() > LONGEST_NOTE) {
+            result.rejectValue("note", "entry.text.most", new Object[] {LONGEST_NOTE}, null);
+        }
+        if (result.hasErrors() || instrument.isEmpty() || until.isEmpty() || borrower.isEmpty()) {
+            return show(model);
+        }
+        UUID press = Entry.press(form.press());
+        try {
+            Runnable lend = () -> lending.lend(
+                    press,
+                    instrument.get(),
+                    borrower.get(),
+                    Loan.of(from.get(), until.get()),
+                    form.withIt(),
+                    form.note().strip(),
+                    form.out());
+            Constraint.LOAN_ONCE.once(() -> twice(lend));
+        } catch (TakenException taken) {
+            tell(result, "from", taken);
+            return show(model);
+        }
+        return "redirect:/lend/loans/" + press;
+    }
+
+    /** What another press did at that moment is there the second time, and seen. */
+    private static void twice(Runnable work) {
+        try {
+            work.run();
+        } catch (DataIntegrityViolationException complaint) {
+            if (!Constraint.BORROWER_NAME.isViolatedBy(complaint)
+                    && !Constraint.SHELF_INSTRUMENT_ONCE.isViolatedBy(complaint)
+                    && !Constraint.LOAN_DAYS_TAKEN.isViolatedBy(complaint)) {
+                throw complaint;
+            }
+            work.run();
+        }
+    }
+
+    private void tell(BindingResult result, String field, TakenException taken) {
+        result.rejectValue(
+                field,
+                taken.borrower().isEmpty() ? "lend.overlaps.somebody" : "lend.overlaps",
+                new Object[] {taken.borrower(), say.day(taken.from()), say.day(taken.until())},
+                null);
+    }
+
+    /**
+     * What happens at the turn of a term.
+     *
+     * @param day the day of the turn; the one on which most are to be back where nothing is said
+     */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/lend/turn")
+    String turn(@RequestParam(required = false) @Nullable LocalDate day, Model model) {
+        LocalDate turn = day == null ? pages.likelyTurn() : day;
+        model.addAttribute("form", TurnForm.blank(turn.plusWeeks(WEEKS)));
+        return showTurn(turn, model);
+    }
+
+    private String showTurn(LocalDate day, Model model) {
+        Page.lay(pages.turn(day), model);
+        return "lend/turn";
+    }
+
+    /** Those that are ticked stay out until another day. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/lend/turn")
+    String stay(
+            @RequestParam(required = false) @Nullable LocalDate day,
+            @ModelAttribute("form") TurnForm form,
+            BindingResult result,
+            Model model,
+            RedirectAttributes redirect) {
+        LocalDate turn = day == null ? pages.likelyTurn() : day;
+        Map<UUID, Integer> seen = form.seen();
+        if (seen.isEmpty()) {
+            result.rejectValue("stay", "turn.none");
+        }
+        Optional<LocalDate> until = Entry.date(result, "until", form.until(), today(), today().plusDays(LONGEST_DAYS));
+        if (!result.hasErrors() && until.isPresent()) {
+            try {
+                lending.keepUntil(seen, until.get());
+                redirect.addFlashAttribute("notice", "turn.stay.done");
+                redirect.addFlashAttribute("noticeOf", seen.size());
+                return "redirect:/lend/turn?day=" + turn;
+            } catch (TakenException taken) {
+                tell(result, "until", taken);
+            } catch (OptimisticLockingFailureException meanwhile) {
+                result.rejectValue("stay", "turn.meanwhile");
+            } catch (IllegalArgumentException tooLong) {
+                result.rejectValue("until", "turn.long", new Object[] {LONGEST_DAYS}, null);
+            }
+        }
+        return showTurn(turn, model);
+    }
+
+    /** What wears while instruments are out. */
+    @OpenTo(Role.TECHNICIAN)
+    @GetMapping("/lend/wear")
+    String wear(Model model) {
+        Page.lay(pages.wear(), model);
+        return "lend/wear";
+    }
+
+    /**
+     * Who stays out, as ticked.
+     *
+     * @param stay the loans, each with the version that was seen: id/version
+     * @param until until when, as typed
+     */
+    record TurnForm(List<String> stay, String until) {
+
+        /** What is not sent is as on an empty form. */
+        TurnForm {
+            stay = stay == null ? List.of() : stay;
+            until = Entry.orEmpty(until);
+        }
+
+        static TurnForm blank(LocalDate until) {
+            return new TurnForm(List.of(), until.toString());
+        }
+
+        Map<UUID, Integer> seen() {
+            Map<UUID, Integer> seen = new HashMap<>();
+            for (String one : stay) {
+                String[] parts = one.split("/");
+                if (parts.length == 2 && parts[1].matches("\\d{1,6}")) {
+                    try {
+                        seen.put(UUID.fromString(parts[0]), Integer.valueOf(parts[1]));
+                    } catch (IllegalArgumentException tampered) {
+                        // It is nobody's.
+                    }
+                }
+            }
+            return seen;
+        }
+    }
+
+    /** What can be chosen on a new loan. */
+    private record NewPage(List<String> instruments, List<String> borrowers, WithIt[] things) {}
+}

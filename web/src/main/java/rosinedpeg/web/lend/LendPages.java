@@ -1,0 +1,342 @@
+package rosinedpeg.web.lend;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.Predicate;
+import org.springframework.stereotype.Component;
+import rosinedpeg.core.finding.Finding;
+import rosinedpeg.core.finding.Severity;
+import rosinedpeg.core.lending.ShelfWear;
+import rosinedpeg.core.lending.Turn;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.wear.WearState;
+import rosinedpeg.web.drawing.ShelfDrawing;
+import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.drawing.View;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.platform.Say;
+
+/** Puts together what the pages of the shelf show. */
+@Component
+class LendPages {
+
+    /** So many late ones are told at once. */
+    private static final int MOST_LATE = 30;
+    /** So many loans are looked at for the turn of a term. */
+    private static final int MOST_OPEN = 600;
+    /** What wears is told by so many of the loans that came back last. */
+    private static final int MOST_RETURNED = 300;
+
+    /** So many characters find room under a peg of the drawing. */
+    private static final int LONGEST_LABEL = 13;
+
+    private final Lending lending;
+    private final Instruments instruments;
+    private final Say say;
+    private final Clock clock;
+
+    LendPages(Lending lending, Instruments instruments, Say say, Clock clock) {
+        this.lending = lending;
+        this.instruments = instruments;
+        this.say = say;
+        this.clock = clock;
+    }
+
+    private LocalDate today() {
+        return CurrentWorkshop.today(clock);
+    }
+
+    /**
+     * One instrument of the shelf.
+     *
+     * @param id its id
+     * @param name what it is called
+     * @param size its size, as makers write it
+     * @param out who has it; empty while it is at home
+     * @param next who is promised it next
+     * @param want how many of its strings are due, of unknown age or gone
+     * @param before who had it last, where it is at home
+     */
+    record Line(
+            UUID id,
+            String name,
+            String size,
+            Optional<Lent> out,
+            Optional<Lent> next,
+            int want,
+            Optional<Lent> before) {
+
+        /** {@return what it came back with that asks for something before it goes out again} */
+        public List<Finding> came() {
+            return before.flatMap(Lent::backLook)
+                    .map(look -> look.findings().stream()
+                            .filter(finding ->
+                                    finding.refer() || finding.severity().compareTo(Severity.TODAY) >= 0)
+                            .toList())
+                    .orElse(List.of());
+        }
+    }
+
+    /**
+     * The shelf.
+     *
+     * @param part the part of it that is shown
+     * @param lines what stands in that part
+     * @param drawing of it; empty when nothing is on the shelf
+     * @param count how many are out and late
+     * @param late the late ones
+     * @param today the day
+     */
+    record ShelfPage(
+            ListPage<UUID> part,
+            List<Line> lines,
+            Optional<View> drawing,
+            Lending.Count count,
+            List<Lent> late,
+            LocalDate today) {}
+
+    ShelfPage shelf(int from) {
+        Map<UUID, String> all = lending.onShelf();
+        ListPage<UUID> part = ListPage.of(List.copyOf(all.keySet()), from);
+        Map<UUID, Instrument> shown = instruments.of(part.shown());
+        Map<UUID, Optional<Lent>> out = new HashMap<>();
+        Map<UUID, Optional<Lent>> next = new HashMap<>();
+        for (Lent lent : lending.open(part.shown())) {
+            (lent.isOut() ? out : next).putIfAbsent(lent.instrumentId(), Optional.of(lent));
+        }
+        Map<UUID, Lent> before = lending.lastReturned(
+                part.shown().stream().filter(id -> !out.containsKey(id)).toList());
+        List<Line> lines = shown.values().stream()
+                .sorted(Comparator.comparing((Instrument one) -> one.setUp().family())
+                        .thenComparing(one -> -one.setUp().value(Quantity.VIBRATING_LENGTH))
+                        .thenComparing(Instrument::name))
+                .map(one -> new Line(
+                        one.id(),
+                        one.name(),
+                        one.setUp().size().code(),
+                        out.getOrDefault(one.id(), Optional.empty()),
+                        next.getOrDefault(one.id(), Optional.empty()),
+                        want(one),
+                        Optional.ofNullable(before.get(one.id()))))
+                .toList();
+        return new ShelfPage(
+                part,
+                lines,
+                lines.isEmpty() ? Optional.empty() : Optional.of(drawn(lines, shown)),
+                lending.count(),
+                lending.late(MOST_LATE),
+                today());
+    }
+
+    private static int want(Instrument one) {
+        long due = one.strings().stream()
+                .filter(string -> string.state() == WearState.DUE
+                        || string.state() == WearState.CHANGE_NOW
+                        || string.state() == WearState.AGE_UNKNOWN)
+                .count();
+        return (int) due + one.setUp().positions().size() - one.strings().size();
+    }
+
+    private View drawn(List<Line> lines, Map<UUID, Instrument> shown) {
+        List<ShelfDrawing.Hung> hung = new ArrayList<>();
+        int shared = sharedStart(lines);
+        for (Line line : lines) {
+            Instrument instrument = shown.get(line.id());
+            if (instrument != null) {
+                Map<Position, Strands.Strand> strands = new EnumMap<>(Position.class);
+                instrument.strings().forEach(string -> strands.put(string.position(), string.strand("on")));
+                hung.add(new ShelfDrawing.Hung(
+                        instrument.setUp(),
+                        shortened(line.name().substring(shared)),
+                        line.out().map(lent -> say.shortDay(lent.days().until())),
+                        line.out()
+                                .filter(lent -> lent.days().lateDays(today()) > 0)
+                                .isPresent(),
+                        strands));
+            }
+        }
+        return ShelfDrawing.of(hung);
+    }
+
+    /** Whole words that all names begin with say nothing of any of them. */
+    private static int sharedStart(List<Line> lines) {
+        String first = lines.get(0).name();
+        int shared = 0;
+        for (int end = first.indexOf(' ') + 1; end > 0; end = first.indexOf(' ', end) + 1) {
+            String start = first.substring(0, end);
+            if (lines.size() == 1
+                    || !lines.stream().allMatch(line -> line.name().startsWith(start))) {
+                break;
+            }
+            shared = end;
+        }
+        return shared;
+    }
+
+    private static String shortened(String name) {
+        return name.length() <= LONGEST_LABEL ? name : name.substring(0, LONGEST_LABEL - 1) + "…";
+    }
+
+    /** {@return the strings on an instrument that fall due while it is out, with the day of each} */
+    Map<Position, LocalDate> dueOutThere(Lent lent) {
+        Instant now = clock.instant();
+        ZoneId zone = CurrentWorkshop.zone();
+        Map<Position, LocalDate> due = new EnumMap<>(Position.class);
+        Standing standing = instruments.standings(List.of(lent.instrumentId())).get(lent.instrumentId());
+        if (standing != null && lent.backAt().isEmpty()) {
+            for (StringOn string : standing.strings()) {
+                LocalDate on = string.dueAt(now).atZone(zone).toLocalDate();
+                if (string.fittedAt().isPresent() && lent.days().fallsDueOutThere(on)) {
+                    due.put(string.position(), on);
+                }
+            }
+        }
+        return due;
+    }
+
+    /**
+     * One loan at the turn of a term.
+     *
+     * @param lent the loan
+     * @param next who has the instrument after that
+     * @param home how long it is at home between the two; empty when nobody has it next
+     * @param due the strings that are due before it goes out again
+     */
+    record AtTurn(Lent lent, Optional<Lent> next, Optional<Turn.Home> home, List<Position> due) {}
+
+    /**
+     * The turn of a term.
+     *
+     * @param turn the day
+     * @param groups what becomes of the loans, each sort in the order of its days
+     * @param home what stands on the shelf and is promised to nobody in the days of the turn
+     * @param around how many days before and after belong to it
+     * @param today the day
+     * @param more whether there are more loans than are looked at
+     */
+    record TurnPage(
+            LocalDate turn,
+            Map<Turn.Does, List<AtTurn>> groups,
+            List<String> home,
+            int around,
+            LocalDate today,
+            boolean more) {}
+
+    /** {@return the day on which most of what is out is to be back; today when nothing is out} */
+    LocalDate likelyTurn() {
+        Map<LocalDate, Integer> days = new TreeMap<>();
+        lending.open(MOST_OPEN).stream()
+                .filter(lent -> lent.isOut() && !lent.days().until().isBefore(today()))
+                .forEach(lent -> days.merge(lent.days().until(), 1, Integer::sum));
+        return days.entrySet().stream()
+                .max(Map.Entry.<LocalDate, Integer>comparingByValue()
+                        .thenComparing(
+                                Map.Entry.<LocalDate, Integer>comparingByKey().reversed()))
+                .map(Map.Entry::getKey)
+                .orElseGet(this::today);
+    }
+
+    TurnPage turn(LocalDate turn) {
+        LocalDate today = today();
+        List<Lent> open = lending.open(MOST_OPEN + 1);
+        Map<UUID, Standing> standings = instruments.standings(
+                open.stream().map(Lent::instrumentId).distinct().toList());
+        Map<Turn.Does, List<AtTurn>> groups = new EnumMap<>(Turn.Does.class);
+        for (Lent lent : open) {
+            Turn.Does does = Turn.of(lent.days(), lent.isOut(), turn, today);
+            if (does != Turn.Does.NOTHING) {
+                groups.computeIfAbsent(does, none -> new ArrayList<>()).add(atTurn(lent, open, standings));
+            }
+        }
+        groups.values()
+                .forEach(group -> group.sort(
+                        Comparator.comparing((AtTurn one) -> one.lent().isOut()
+                                        ? one.lent().days().until()
+                                        : one.lent().days().from())
+                                .thenComparing(one -> one.lent().instrument())));
+        Map<UUID, String> home = new LinkedHashMap<>(lending.onShelf());
+        open.stream()
+                .filter(lent -> lent.isOut() || Turn.of(lent.days(), false, turn, today) == Turn.Does.GOES_OUT)
+                .forEach(lent -> home.remove(lent.instrumentId()));
+        return new TurnPage(turn, groups, List.copyOf(home.values()), Turn.AROUND_DAYS, today, open.size() > MOST_OPEN);
+    }
+
+    private AtTurn atTurn(Lent lent, List<Lent> open, Map<UUID, Standing> standings) {
+        Optional<Lent> next = !lent.isOut()
+                ? Optional.empty()
+                : open.stream()
+                        .filter(other -> other.instrumentId().equals(lent.instrumentId()) && other.isPromised())
+                        .min(Comparator.comparing(other -> other.days().from()));
+        LocalDate again =
+                next.map(other -> other.days().from()).orElse(lent.days().until());
+        LocalDate before = lent.isOut() ? again : lent.days().from();
+        Standing standing = standings.get(lent.instrumentId());
+        List<StringOn> due = standing == null
+                ? List.of()
+                : standing.strings().stream().filter(dueBy(before)).toList();
+        List<StringCore> cores =
+                due.stream().map(string -> string.kind().spec().core()).toList();
+        LocalDate back =
+                lent.days().until().isBefore(today()) ? today() : lent.days().until();
+        return new AtTurn(
+                lent,
+                next,
+                next.map(other -> Turn.Home.between(back, back.isAfter(again) ? back : again, cores)),
+                due.stream().map(StringOn::position).toList());
+    }
+
+    private Predicate<StringOn> dueBy(LocalDate day) {
+        Instant now = clock.instant();
+        ZoneId zone = CurrentWorkshop.zone();
+        return string -> !string.dueAt(now).atZone(zone).toLocalDate().isAfter(day);
+    }
+
+    /**
+     * What wears.
+     *
+     * @param childs on children's sizes
+     * @param full on full sizes
+     * @param most how many of the last loans it rests on at most
+     */
+    record WearPage(ShelfWear childs, ShelfWear full, int most) {}
+
+    WearPage wear() {
+        List<Lent> returned = lending.lookedAtTwice(MOST_RETURNED);
+        Map<UUID, Instrument> of = instruments.of(
+                returned.stream().map(Lent::instrumentId).distinct().toList());
+        Predicate<Lent> childs = lent -> {
+            Instrument instrument = of.get(lent.instrumentId());
+            return instrument != null && instrument.setUp().size().forChildren();
+        };
+        return new WearPage(wear(returned, childs), wear(returned, childs.negate()), MOST_RETURNED);
+    }
+
+    private ShelfWear wear(List<Lent> returned, Predicate<Lent> which) {
+        return ShelfWear.of(returned.stream()
+                .filter(which)
+                .map(lent -> new ShelfWear.Returned(
+                        lent.days().daysOut(today()),
+                        lent.outLook().orElseThrow().findings(),
+                        lent.backLook().orElseThrow().findings()))
+                .toList());
+    }
+}

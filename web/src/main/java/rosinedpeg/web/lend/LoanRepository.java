@@ -1,0 +1,76 @@
+package rosinedpeg.web.lend;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Modifying;
+import org.springframework.data.jpa.repository.Query;
+
+/** Who has what. */
+interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
+
+    /** What has not come back, of some instruments. */
+    List<LoanEntity> findByInstrumentIdInAndBackAtIsNullOrderByFromDayAscId(Collection<UUID> instrumentIds);
+
+    /** What has not come back, the first that is to be back first. */
+    List<LoanEntity> findByBackAtIsNullOrderByUntilDayAscId(Limit most);
+
+    /** What is out and was to be back before a day, the latest first. */
+    List<LoanEntity> findByOutAtIsNotNullAndBackAtIsNullAndUntilDayBeforeOrderByUntilDayAscId(
+            LocalDate day, Limit most);
+
+    /** How many are out. */
+    long countByOutAtIsNotNullAndBackAtIsNull();
+
+    /** How many are out and were to be back before a day. */
+    long countByOutAtIsNotNullAndBackAtIsNullAndUntilDayBefore(LocalDate day);
+
+    /** Those of an instrument that share a day with others, by what was agreed. */
+    @Query("select loan from LoanEntity loan where loan.instrumentId = :instrumentId and loan.id <> :but"
+            + " and loan.fromDay <= :until and (loan.backOn is null or loan.backOn >= :from) and loan.untilDay >= :from"
+            + " order by loan.fromDay, loan.id")
+    List<LoanEntity> near(UUID instrumentId, LocalDate from, LocalDate until, UUID but);
+
+    Optional<LoanEntity> findFirstByInstrumentIdAndOutAtIsNotNullAndBackAtIsNull(UUID instrumentId);
+
+    /** What came back, the latest first. */
+    @Query("select loan from LoanEntity loan where loan.outLook is not null and loan.backLook is not null"
+            + " order by loan.backOn desc, loan.id")
+    List<LoanEntity> lookedAtTwice(Limit most);
+
+    /** The one that came back last, of each of some instruments. */
+    @Query("select loan from LoanEntity loan where loan.instrumentId in :instrumentIds and loan.backAt ="
+            + " (select max(other.backAt) from LoanEntity other where other.instrumentId = loan.instrumentId)")
+    List<LoanEntity> lastReturned(Collection<UUID> instrumentIds);
+
+    /** Those of an instrument, the latest first. */
+    List<LoanEntity> findByInstrumentIdOrderByFromDayDescId(UUID instrumentId, Limit most);
+
+    /** What somebody has or had, the latest first. */
+    Page<LoanEntity> findByBorrowerIdOrderByFromDayDescId(UUID borrowerId, Pageable part);
+
+    boolean existsByBorrowerIdAndBackAtIsNull(UUID borrowerId);
+
+    @Query(
+            "select loan.borrowerId from LoanEntity loan where loan.borrowerId in :borrowerIds and loan.outAt is not null"
+                    + " and loan.backAt is null")
+    List<UUID> having(Collection<UUID> borrowerIds);
+
+    boolean existsByInstrumentIdAndBackAtIsNull(UUID instrumentId);
+
+    /** Nobody can tell any more who it was. */
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
+    @Query("update LoanEntity loan set loan.borrowerId = null where loan.borrowerId = :borrowerId")
+    void forget(UUID borrowerId);
+
+    /** What is or will be out in some days, of some instruments. */
+    @Query("select loan from LoanEntity loan where loan.instrumentId in :instrumentIds and loan.backAt is null"
+            + " and loan.fromDay <= :until and (loan.untilDay >= :from or loan.outAt is not null)")
+    List<LoanEntity> outBetween(Collection<UUID> instrumentIds, LocalDate from, LocalDate until);
+}
