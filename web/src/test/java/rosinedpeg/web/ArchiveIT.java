@@ -361,7 +361,7 @@ class ArchiveIT extends InRequests {
                 bad("newer", head("\"version\" : 1", "\"version\" : 9"), "written in form 9"),
                 bad("no place", head("Europe/London", "Middle/Earth"), "does not say what the workshop is called"),
                 bad("a list missing", files -> without(files, "data/instrument.json"), "has 0 rows where"),
-                bad("a row missing", list("instrument", "(?s)\\{[^\n]*},\n", ""), "has 10 rows where"),
+                bad("a row missing", list("instrument", "(?s)\\{[^\n]*},\n", ""), "has 15 rows where"),
                 bad("a list cut off", list("measurement", "(?s)^(.{900}).*", "$1"), "measurement is cut off"),
                 bad("no list", list("measurement", "(?s).+", "7"), "measurement is cut off"),
                 bad("a column nobody knows", list("run", "\"reason\"", "\"season\""), "something unknown: season"),

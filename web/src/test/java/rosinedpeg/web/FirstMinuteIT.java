@@ -32,7 +32,7 @@ class FirstMinuteIT extends InBrowser {
         page.navigate("/");
         Browser.assertAccessible(page);
         Browser.signIn(page, "bench");
-        assertThat(heading(page)).containsText("11 instruments");
+        assertThat(heading(page)).containsText("16 instruments");
         Browser.assertAccessible(page);
 
         String plan = "a[href='/instruments/" + instrument("Pit 1 violin") + "/plan']";

@@ -246,6 +246,7 @@ class PseudoLanguageIT extends InRequests {
         }
         data.addAll(database.sql(
                         "select distinct note from string_sound where note <> '' union select note from bench_wish where note <> ''"
+                                + " union select substr(name, 9) from instrument where name like 'Lending %'"
                                 + " union select why from instrument_away union select person from bench_hours union"
                                 + " select distinct place from drawer_string where place <> '' union"
                                 + " select substr(code, 1, 3) || ' ' || substr(code, 4) from drawer_string union"

@@ -3,7 +3,7 @@
  * to over many loans. Begin with {@link rosinedpeg.web.lend.Lending}; the rules are in {@link rosinedpeg.core.lending}.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"platform", "instrument", "pegs", "findings", "drawing"})
+        allowedDependencies = {"platform", "kinds", "instrument", "pegs", "findings", "drawing"})
 @NullMarked
 package rosinedpeg.web.lend;
 
