@@ -62,3 +62,10 @@ create index loan_back on loan (workshop_id, back_on desc) where back_at is not 
 alter table instrument_note drop constraint instrument_note_kind_check;
 alter table instrument_note add constraint instrument_note_kind_check
     check (kind in ('WRITTEN', 'WENT_WRONG', 'WORK_DONE', 'BEGUN_ALL_THE_SAME', 'LOOKED_OVER'));
+
+-- Work can be asked for not before a day, as one sitting of several is.
+alter table bench_wish add column from_day date;
+alter table bench_wish add constraint bench_wish_days check (from_day is null or by_day is null or by_day >= from_day);
+
+-- Pegs that stick or slip are work for the bench.
+create index peg_look_latest on peg_look (workshop_id, looked_on desc);

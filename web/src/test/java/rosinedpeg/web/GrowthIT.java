@@ -121,9 +121,9 @@ class GrowthIT extends InRequests {
     /** Many more instruments, and twice the years: no more questions to the database, and no more rows that it answers. */
     @Test
     void noPageReadsMoreWhenTheRackGrows() throws Exception {
-        ManySeasons.pass(database, transaction, 230, 22);
+        ManySeasons.pass(database, transaction, 340, 22);
         Map<String, Long> before = read();
-        ManySeasons.pass(database, transaction, 400, 2);
+        ManySeasons.pass(database, transaction, 500, 2);
         Map<String, Long> after = read();
         // What a page shows may be of more kinds than before, by no more than it shows.
         before.forEach((what, much) -> assertThat(after.get(what))

@@ -265,23 +265,23 @@ class InstrumentIT extends RunningApplication {
         assertThat(first.split("<article")).hasSize(21);
         assertThat(first.indexOf("Pit 8 cello")).isLessThan(first.indexOf("Pit 3 violin"));
         assertThat(first)
-                .contains("41 instruments, 6 want hands", "Find by name", "Show more, 21 left")
+                .contains("46 instruments, 7 want hands", "Find by name", "Show more, 26 left")
                 .doesNotContain("Shelf 20");
         String rest = page("/?from=40");
-        assertThat(rest.split("<article")).hasSize(2);
+        assertThat(rest.split("<article")).hasSize(7);
         assertThat(rest).contains("Back to those that want hands first").doesNotContain("Show more");
         assertThat(page("/?from=2147483647")).doesNotContain("<article", "Show more");
         String found = page("/?find=" + "sheLF 1");
         assertThat(found.split("<article")).hasSize(11);
-        assertThat(found).contains("10 of 41 instruments have that in the name", "value=\"sheLF 1\"");
-        assertThat(page("/?find=nothing")).contains("None of 41 instruments have that in the name");
+        assertThat(found).contains("10 of 46 instruments have that in the name", "value=\"sheLF 1\"");
+        assertThat(page("/?find=nothing")).contains("None of 46 instruments have that in the name");
         assertThat(mvc.get()
                         .uri("/?find=shelf 2")
                         .header("HX-Request", "true")
                         .with(user(technician))
                         .exchange())
                 .bodyText()
-                .contains("Shelf 25", "10 of 41")
+                .contains("Shelf 25", "10 of 46")
                 .doesNotContain("<h1");
     }
 

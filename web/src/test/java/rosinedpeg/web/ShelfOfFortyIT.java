@@ -74,10 +74,17 @@ class ShelfOfFortyIT extends InBrowser {
                 UUID id = violin("Shelf " + shelf);
                 for (int work = 0; work < (shelf == 1 ? 2 : 1); work++) {
                     wishes.ask(
-                            UUID.randomUUID(), id, WishKind.OTHER, List.of(), "new tail cord", 20, today.plusDays(3));
+                            UUID.randomUUID(),
+                            id,
+                            WishKind.OTHER,
+                            List.of(),
+                            "new tail cord",
+                            20,
+                            null,
+                            today.plusDays(3));
                 }
                 if (shelf <= 2) {
-                    wishes.ask(UUID.randomUUID(), id, WishKind.PEG_SERVICE, List.of(), "", null, null);
+                    wishes.ask(UUID.randomUUID(), id, WishKind.PEG_SERVICE, List.of(), "", null, null, null);
                 }
             }
             return keeper;

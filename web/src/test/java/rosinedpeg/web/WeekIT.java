@@ -449,6 +449,10 @@ class WeekIT extends InRequests {
         every("0-24");
         UUID one = violin(keeper, "One");
         violin(keeper, "Two");
+        // Neither due nor so new that anybody looks at their bridges, whatever room the day has.
+        database.sql("update fitted_string set fitted_at = now() - interval '20 days' where workshop_id = ?")
+                .param(keeper.workshopId())
+                .update();
         UUID pegs = pegs();
         wish("Two", 1, today);
         wish("Two", 1, today);
@@ -496,5 +500,93 @@ class WeekIT extends InRequests {
             }
             return run;
         });
+    }
+
+    /** A set in three sittings: each waits for its own day, and a spare stands in for it. */
+    @Test
+    void aSetGoesOnInSittings() throws Exception {
+        UUID violin = violin(keeper, "One");
+        String path = "/instruments/" + violin + "/sittings";
+        assertThat(page(keeper, path)).contains("Divide it").doesNotContain("Ask the bench for these");
+        String asked = path + "?sittings=3&from=" + day(1) + "&by=&strings=I&strings=II";
+        assertThat(Jsoup.parse(page(keeper, asked)).select(".error").text())
+                .isEqualTo("Choose at least 3 strings: one for each sitting.");
+        assertThat(page(keeper, path + "?sittings=9&from=never&strings=I")).contains("A day from", "2 to 3");
+        violin(keeper, "Spare");
+        assertThat(post(keeper, "/lend/shelf", "instrument", "Spare")).hasStatus(302);
+        String all = "&strings=I&strings=II&strings=III&strings=IV";
+        Document divided = Jsoup.parse(page(keeper, path + "?sittings=3&from=" + day(1) + "&by=" + day(27) + all));
+        assertThat(divided.select(".sitting-line"))
+                .hasSize(3)
+                .allMatch(line -> line.text().contains("A spare for the day: Spare"));
+        assertThat(divided.select("section [role=status]").text()).isEqualTo("All on in time");
+        assertThat(page(keeper, path + "?sittings=3&from=" + day(1) + "&by=" + day(2) + all))
+                .contains("this is the soonest");
+        String press = UUID.randomUUID().toString();
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(
+                            keeper,
+                            path,
+                            "press",
+                            press,
+                            "sittings",
+                            "3",
+                            "from",
+                            day(1),
+                            "by",
+                            "",
+                            "strings",
+                            "I",
+                            "strings",
+                            "II",
+                            "strings",
+                            "III",
+                            "strings",
+                            "IV"))
+                    .hasStatus(302);
+        }
+        List<LocalDate> days = database.sql(
+                        "select from_day from bench_wish where instrument_id = ? and from_day = by_day order by from_day")
+                .param(violin)
+                .query(LocalDate.class)
+                .list();
+        assertThat(days).hasSize(3).doesNotHaveDuplicates().first().isEqualTo(today.plusDays(1));
+        for (UUID wish : database.sql("select id from bench_wish where from_day <= ?")
+                .param(today.plusDays(6))
+                .query(UUID.class)
+                .list()) {
+            assertThat(day(wish)).hasValueSatisfying(day -> assertThat(days).contains(day));
+        }
+    }
+
+    /** Pegs that stick are work until they were treated. */
+    @Test
+    void whatALookAtThePegsFindsWaitsForTheBench() throws Exception {
+        UUID violin = violin(keeper, "One");
+        String pegs = "/instruments/" + violin + "/pegs/";
+        assertThat(post(keeper, pegs + "II", "signs", "STICKS", "on", day(0))).hasStatus(302);
+        assertThat(post(keeper, pegs + "III", "signs", "ONE_BAND_SHINY", "on", day(0)))
+                .hasStatus(302);
+        assertThat(week().getElementById("pegs-" + violin).text()).contains("treat the pegs", "by the last look");
+        assertThat(post(keeper, pegs + "II", "on", day(0))).hasStatus(302);
+        assertThat(week().getElementById("pegs-" + violin)).isNull();
+        assertThat(post(keeper, pegs + "IV", "signs", "CREEPS_BACK", "on", day(0)))
+                .hasStatus(302);
+        assertThat(week().getElementById("pegs-" + violin)).isNotNull();
+        Instrument instrument = in(() -> instruments.get(violin));
+        var plan = new RepairPlanner(
+                        instrument.setUp(),
+                        instrument.specs(),
+                        Schools.usual(instrument.setUp().family()),
+                        instrument.particulars())
+                .pegService(Map.of(Position.IV, PegCondition.SLIPS));
+        UUID run = in(() -> benches.start(violin, plan, Map.of(), Reason.SERVICE, false));
+        for (Step step : plan.steps()) {
+            in(() -> {
+                benches.record(run, Press.now(UUID.randomUUID(), step.index()), new BenchEntry.Done(step.index()));
+                return null;
+            });
+        }
+        assertThat(week().getElementById("pegs-" + violin)).isNull();
     }
 }

@@ -45,6 +45,17 @@ public enum PegDiagnosis {
     }
 
     /**
+     * Whether a peg wants to be treated at the bench: it sticks or slips, and nothing of it is a repairer's.
+     *
+     * @param signs what was noticed
+     */
+    public static boolean wantsTreatment(Set<PegSign> signs) {
+        List<PegDiagnosis> found = of(signs, Optional.empty());
+        return found.stream().noneMatch(PegDiagnosis::refer)
+                && found.stream().anyMatch(one -> one == SLIPPING || one == STICKING);
+    }
+
+    /**
      * What signs amount to.
      *
      * @param signs what was noticed; nothing noticed means it fits

@@ -11,6 +11,8 @@ public enum JobKind {
     BRIDGE(7),
     /** Somebody asked for it. */
     WISHED(6),
+    /** Pegs stick or slip: forced, they crack the pegbox, and what slips does not hold. */
+    PEGS(5),
     /** Strings are due, and no date asks for new ones. */
     STRINGS_DUE(4),
     /** A step was left out on purpose and has to be made up for. */

@@ -101,6 +101,11 @@ public class Benches {
         return runs.onBench(instrumentIds);
     }
 
+    /** {@return when some instruments were served last, of those that ever were} */
+    public Map<UUID, Instant> served(Collection<UUID> instrumentIds) {
+        return runs.served(instrumentIds).stream().collect(Collectors.toMap(Served::instrumentId, Served::at));
+    }
+
     private OpenRuns read(ListPage<RunEntity> page) {
         List<RunEntity> open = page.shown();
         Map<UUID, List<RunEventEntity>> ledgers =

@@ -24,6 +24,12 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
     @Query("select run.instrumentId from RunEntity run where run.outcome = OPEN and run.instrumentId in :instrumentIds")
     Set<UUID> onBench(Collection<UUID> instrumentIds);
 
+    /** When some instruments were served last, each with that moment. */
+    @Query("select new rosinedpeg.web.bench.Served(run.instrumentId, max(run.endedAt)) from RunEntity run"
+            + " where run.outcome = FINISHED and run.reason = SERVICE and run.instrumentId in :instrumentIds"
+            + " group by run.instrumentId")
+    List<Served> served(Collection<UUID> instrumentIds);
+
     Optional<RunEntity> findByInstrumentIdAndOutcome(UUID instrumentId, RunEntity.Outcome outcome);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)

@@ -393,9 +393,10 @@ class LanternQuay implements ApplicationRunner {
                 List.of(),
                 "chin rest fitted, seams looked over",
                 45,
+                null,
                 thursday);
-        wishes.ask(UUID.randomUUID(), pit3, WishKind.OTHER, List.of(), "tail adjuster replaced", 50, thursday);
-        wishes.ask(UUID.randomUUID(), pit4, WishKind.PEG_SERVICE, List.of(), "", null, thursday);
+        wishes.ask(UUID.randomUUID(), pit3, WishKind.OTHER, List.of(), "tail adjuster replaced", 50, null, thursday);
+        wishes.ask(UUID.randomUUID(), pit4, WishKind.PEG_SERVICE, List.of(), "", null, null, thursday);
         benchWeek.pinFirst(pit3);
     }
 

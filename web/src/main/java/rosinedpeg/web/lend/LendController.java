@@ -113,16 +113,21 @@ class LendController {
      * Asks who borrows what.
      *
      * @param instrument which instrument, if that is known already
+     * @param from the day it goes out; today where nothing is said
+     * @param until the day it is to be back; a term later where nothing is said
      */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/lend/new")
-    String lend(@RequestParam(required = false) @Nullable UUID instrument, Model model) {
+    String lend(
+            @RequestParam(required = false) @Nullable UUID instrument,
+            @RequestParam(required = false) @Nullable LocalDate from,
+            @RequestParam(required = false) @Nullable LocalDate until,
+            Model model) {
         String name =
                 instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
-        LocalDate today = today();
-        model.addAttribute(
-                "form",
-                LendForm.blank(name, today.toString(), today.plusWeeks(WEEKS).toString()));
+        LocalDate first = from == null ? today() : from;
+        LocalDate last = until == null ? first.plusWeeks(WEEKS) : until;
+        model.addAttribute("form", LendForm.blank(name, first.toString(), last.toString()));
         return show(model);
     }
 

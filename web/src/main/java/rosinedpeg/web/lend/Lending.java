@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -59,6 +60,11 @@ public class Lending implements LogSource, NotAtHand {
 
     /** The most instruments a shelf holds. */
     static final int MOST_ON_SHELF = 5000;
+
+    /** So many that are at home are looked at for a spare, and so many told. */
+    private static final int MOST_LOOKED_AT = 200;
+
+    private static final int MOST_SPARES = 4;
 
     private final ShelfInstrumentRepository shelf;
     private final LoanRepository loans;
@@ -145,6 +151,31 @@ public class Lending implements LogSource, NotAtHand {
         return new Count(
                 loans.countByOutAtIsNotNullAndBackAtIsNull(),
                 loans.countByOutAtIsNotNullAndBackAtIsNullAndUntilDayBefore(today()));
+    }
+
+    /**
+     * What of the shelf could stand in for an instrument.
+     *
+     * @param like which instrument
+     * @param from the first day it is wanted
+     * @param until the last
+     * @return the names of those of its family and size that are at home and promised to nobody on those days, by their ids and in the
+     *     order of their names; a few of them
+     */
+    public Map<UUID, String> spares(Instrument like, LocalDate from, LocalDate until) {
+        List<UUID> shelved = List.copyOf(onShelf().keySet());
+        Set<UUID> taken = loans.outBetween(shelved, from, until).stream()
+                .map(LoanEntity::instrumentId)
+                .collect(Collectors.toSet());
+        List<UUID> here = shelved.stream()
+                .filter(id -> !taken.contains(id) && !id.equals(like.id()))
+                .limit(MOST_LOOKED_AT)
+                .toList();
+        return instruments.of(here).values().stream()
+                .filter(one -> one.setUp().size().equals(like.setUp().size()) && one.fullyStrung())
+                .sorted(Comparator.comparing(Instrument::name))
+                .limit(MOST_SPARES)
+                .collect(Collectors.toMap(Instrument::id, Instrument::name, (one, same) -> one, LinkedHashMap::new));
     }
 
     // --- loans -------------------------------------------------------------------------------------------------------

@@ -1,9 +1,11 @@
 package rosinedpeg.web.pegs;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
 
 /** Looks at pegs, as they are kept; none of them changes. */
 interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
@@ -11,4 +13,12 @@ interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
     boolean existsByPress(UUID press);
 
     List<PegLookEntity> findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(UUID instrumentId, Limit most);
+
+    /** The last look at each peg that was looked at since a day and not treated then, the latest first. */
+    @Query("select look from PegLookEntity look where look.lookedOn >= :since and look.treatment is null"
+            + " and not exists (select 1 from PegLookEntity later where later.instrumentId = look.instrumentId"
+            + " and later.position = look.position and (later.lookedOn > look.lookedOn"
+            + " or later.lookedOn = look.lookedOn and later.recordedAt > look.recordedAt))"
+            + " order by look.lookedOn desc, look.id")
+    List<PegLookEntity> lastSince(LocalDate since, Limit most);
 }

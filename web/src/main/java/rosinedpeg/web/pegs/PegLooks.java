@@ -1,7 +1,9 @@
 package rosinedpeg.web.pegs;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -9,6 +11,7 @@ import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.setup.Measurable;
@@ -16,11 +19,15 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogEntry;
 import rosinedpeg.web.instrument.LogSource;
+import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** What was seen of the pegs of the instruments. */
 @Service
 @Transactional(readOnly = true)
 public class PegLooks implements LogSource {
+
+    /** So many of the latest looks are asked for what wants treatment. */
+    private static final int MOST_LOOKS = 400;
 
     private final Instruments instruments;
     private final PegLookRepository looks;
@@ -69,6 +76,20 @@ public class PegLooks implements LogSource {
         Map<Position, PegCondition> conditions = new EnumMap<>(Position.class);
         signs(id).forEach((position, signs) -> conditions.put(position, PegCondition.of(signs)));
         return conditions;
+    }
+
+    /**
+     * The pegs that stick or slip, by the last look at each within a year, and were not treated then.
+     *
+     * @return for each instrument that has such a peg the day of the latest of those looks
+     */
+    public Map<UUID, LocalDate> toTreat() {
+        Map<UUID, LocalDate> toTreat = new LinkedHashMap<>();
+        looks.lastSince(CurrentWorkshop.today(clock).minusYears(1), Limit.of(MOST_LOOKS)).stream()
+                .filter(entity -> PegDiagnosis.wantsTreatment(entity.look().signs()))
+                .forEach(entity ->
+                        toTreat.putIfAbsent(entity.instrumentId(), entity.look().on()));
+        return toTreat;
     }
 
     @Override

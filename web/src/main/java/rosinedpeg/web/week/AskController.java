@@ -97,9 +97,12 @@ class AskController {
             result.rejectValue("strings", "plan.strings.missing");
         }
         note(form, result);
+        Optional<LocalDate> begin = form.fromDay().isBlank()
+                ? Optional.empty()
+                : Entry.date(result, "fromDay", form.fromDay(), today(), today().plusYears(1));
         Optional<LocalDate> by = form.byDay().isBlank()
                 ? Optional.empty()
-                : Entry.date(result, "byDay", form.byDay(), today(), today().plusYears(1));
+                : Entry.date(result, "byDay", form.byDay(), begin.orElse(today()), today().plusYears(1));
         if (wishes.count() >= Wish.MOST * 10L) {
             result.rejectValue("note", "ask.many", new Object[] {Wish.MOST * 10}, null);
         }
@@ -115,6 +118,7 @@ class AskController {
                 kind == WishKind.STRINGS ? form.strings() : List.of(),
                 form.note().strip(),
                 takes,
+                begin.orElse(null),
                 by.orElse(null)));
         redirect.addFlashAttribute("notice", "ask.asked");
         redirect.addFlashAttribute("noticeOf", form.instrument().strip());

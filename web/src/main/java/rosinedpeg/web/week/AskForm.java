@@ -14,6 +14,7 @@ import rosinedpeg.web.platform.Entry;
  * @param kind what is asked for
  * @param strings which strings
  * @param minutes how long it takes, where nothing else says it
+ * @param fromDay the first day it is wanted on; empty for at once
  * @param byDay the last day it is in time; empty for none
  * @param note what somebody says of it
  * @param from the first day on which the instrument is not at hand
@@ -25,6 +26,7 @@ record AskForm(
         @Nullable WishKind kind,
         List<Position> strings,
         String minutes,
+        String fromDay,
         String byDay,
         String note,
         String from,
@@ -37,6 +39,7 @@ record AskForm(
         kind = kind == null ? WishKind.STRINGS : kind;
         strings = strings == null ? List.of() : strings;
         minutes = Entry.orEmpty(minutes);
+        fromDay = Entry.orEmpty(fromDay);
         byDay = Entry.orEmpty(byDay);
         note = Entry.orEmpty(note);
         from = Entry.orEmpty(from);
@@ -44,6 +47,6 @@ record AskForm(
     }
 
     static AskForm blank(String instrument, String today) {
-        return new AskForm(UUID.randomUUID().toString(), instrument, null, List.of(), "", "", "", today, today);
+        return new AskForm(UUID.randomUUID().toString(), instrument, null, List.of(), "", "", "", "", today, today);
     }
 }

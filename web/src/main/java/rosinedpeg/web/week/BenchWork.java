@@ -3,6 +3,7 @@ package rosinedpeg.web.week;
 import static java.util.Objects.requireNonNull;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.toMap;
+import static java.util.stream.Collectors.toSet;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -52,6 +53,7 @@ import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
+import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.rack.Rack;
 import rosinedpeg.web.settling.SettlingString;
@@ -77,6 +79,7 @@ class BenchWork {
     private final Settlings settlings;
     private final Aftercare aftercare;
     private final Benches benches;
+    private final PegLooks pegs;
     private final Pace pace;
     private final PacketDays packets;
     private final Wishes wishes;
@@ -90,6 +93,7 @@ class BenchWork {
             Settlings settlings,
             Aftercare aftercare,
             Benches benches,
+            PegLooks pegs,
             Pace pace,
             PacketDays packets,
             Wishes wishes,
@@ -101,6 +105,7 @@ class BenchWork {
         this.settlings = settlings;
         this.aftercare = aftercare;
         this.benches = benches;
+        this.pegs = pegs;
         this.pace = pace;
         this.packets = packets;
         this.wishes = wishes;
@@ -142,6 +147,8 @@ class BenchWork {
         Set<UUID> ids = new HashSet<>(due);
         wished.forEach(wish -> ids.add(wish.instrumentId()));
         ids.addAll(owed.keySet());
+        Map<UUID, LocalDate> stiff = pegs.toTreat();
+        ids.addAll(stiff.keySet());
         look.standings.putAll(instruments.standings(ids));
         young.forEach(string -> ids.add(string.instrument().id()));
         look.away.putAll(NotAtHand.of(notAtHand, ids, look.today, look.furthest).stream()
@@ -153,6 +160,7 @@ class BenchWork {
         jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
                 .addAll(job.strings()));
         jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed));
+        jobs.addAll(pegs(look, stiff, wished));
         jobs.addAll(owed(look, owed));
         jobs.addAll(bridges(look, young, open));
         jobs.sort(
@@ -267,11 +275,13 @@ class BenchWork {
 
     private static Change change(Look look, Standing standing, List<StringOn> strings) {
         List<SafeChange.Performance> performances = look.performances(standing.id());
+        // What is changed together holds when the slowest of it does.
+        Optional<StringCore> slowest = strings.isEmpty() ? Optional.empty() : Optional.of(slowest(strings));
         List<StringsWindow.Due> due = strings.stream()
                 .map(string -> {
                     Instant dueAt = string.dueAt(look.now);
                     return new StringsWindow.Due(
-                            dueAt, SafeChange.of(string.kind().spec().core(), performances, dueAt, look.now));
+                            dueAt, SafeChange.of(slowest.orElseThrow(), performances, dueAt, look.now));
                 })
                 .toList();
         Optional<Occasion> played = due.stream()
@@ -291,11 +301,13 @@ class BenchWork {
                 .max(Comparator.comparing(PacketDays.Packet::on))
                 .orElseThrow();
         StringsWindow window = StringsWindow.of(change.due(), packet.on(), look.today, look.furthest, look.zone);
+        // Whoever said from when it is wanted has thought of what is played.
         LocalDate latest = wish.flatMap(Wish::byDay)
-                .filter(day -> day.isBefore(window.latest()))
+                .filter(day -> day.isBefore(window.latest())
+                        || wish.flatMap(Wish::fromDay).isPresent() && !day.isAfter(look.furthest))
                 .orElse(window.latest());
         // What was asked for need not be due.
-        LocalDate earliest = wish.isPresent() ? packet.on() : window.earliest();
+        LocalDate earliest = wish.map(one -> from(one, packet.on())).orElse(window.earliest());
         UsualWork usual = UsualWork.ofStrings(family, positions, Schools.usual(family));
         return new Job(
                 wish.map(one -> "wish-" + one.id()).orElse("strings-" + standing.id()),
@@ -314,6 +326,10 @@ class BenchWork {
                 Optional.of(packet),
                 Optional.empty(),
                 wish);
+    }
+
+    private static LocalDate from(Wish wish, LocalDate atOnce) {
+        return wish.fromDay().filter(atOnce::isBefore).orElse(atOnce);
     }
 
     /** The last day of the window is in time, if only until some hour of it. */
@@ -351,7 +367,8 @@ class BenchWork {
         List<Job> jobs = new ArrayList<>();
         for (Wish wish : wished) {
             Standing standing = look.standings.get(wish.instrumentId());
-            if (standing == null) {
+            boolean later = wish.fromDay().filter(look.furthest::isBefore).isPresent();
+            if (standing == null || later) {
                 continue;
             }
             List<StringOn> strings = standing.strings().stream()
@@ -411,7 +428,7 @@ class BenchWork {
                 Optional.empty(),
                 kit,
                 minutes,
-                look.today,
+                wish.map(one -> from(one, look.today)).orElse(look.today),
                 last,
                 look.away(standing.id(), look.today, look.furthest),
                 Set.of(),
@@ -419,6 +436,37 @@ class BenchWork {
                 Optional.empty(),
                 owed,
                 wish);
+    }
+
+    /** Pegs that stick or slip, unless somebody asked for that anyway, or the instrument was served since they were looked at. */
+    private List<Job> pegs(Look look, Map<UUID, LocalDate> stiff, List<Wish> wished) {
+        Set<UUID> askedFor = wished.stream()
+                .filter(wish -> wish.kind() == WishKind.PEG_SERVICE)
+                .map(Wish::instrumentId)
+                .collect(toSet());
+        Map<UUID, Instant> served = benches.served(stiff.keySet());
+        List<Job> jobs = new ArrayList<>();
+        stiff.forEach((id, lookedOn) -> {
+            Standing standing = look.standings.get(id);
+            boolean since = served.containsKey(id)
+                    && !served.get(id).atZone(look.zone).toLocalDate().isBefore(lookedOn);
+            if (standing != null && !since && !askedFor.contains(id)) {
+                Family family = family(standing);
+                UsualWork usual = UsualWork.ofPegService(family);
+                jobs.add(simple(
+                        look,
+                        "pegs-" + id,
+                        JobKind.PEGS,
+                        standing,
+                        List.of(),
+                        usual.kit(),
+                        look.minutes(family, usual.minutes()),
+                        look.furthest,
+                        Optional.empty(),
+                        Optional.empty()));
+            }
+        });
+        return jobs;
     }
 
     private static List<Job> owed(Look look, Map<UUID, List<OwedWork>> owed) {

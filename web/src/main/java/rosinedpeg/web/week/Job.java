@@ -64,6 +64,7 @@ record Job(
         return switch (kind) {
             case STRINGS_PLAYED, STRINGS_DUE, AGE_UNKNOWN -> page + plan();
             case BRIDGE -> page + "/bridge";
+            case PEGS -> page + "/work?kind=PEG_SERVICE";
             case OWED -> page;
             case WISHED ->
                 page
@@ -74,6 +75,12 @@ record Job(
                                 })
                                 .orElse("");
         };
+    }
+
+    /** {@return the page on which it is begun as the next of a day's list: there the button that begins it is at hand} */
+    public String begin() {
+        String address = address();
+        return address + (address.contains("?") ? "&" : "?") + "list=1";
     }
 
     private String plan() {

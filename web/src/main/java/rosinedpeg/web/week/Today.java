@@ -55,8 +55,7 @@ class Today implements DayAtBench {
                         .findFirst()
                         .flatMap(entry -> Optional.ofNullable(
                                         jobs.get(entry.getKey().name()))
-                                .map(job ->
-                                        new Next(job.instrument(), words.what(job), minutes(entry), job.address()))),
+                                .map(job -> new Next(job.instrument(), words.what(job), minutes(entry), job.begin()))),
                 done.size(),
                 done.stream().mapToDouble(Pace.Done::takenMinutes).sum(),
                 done.stream().mapToDouble(Pace.Done::usualMinutes).sum(),

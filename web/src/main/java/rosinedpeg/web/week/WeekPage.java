@@ -73,6 +73,14 @@ record WeekPage(
      */
     record BenchDay(LocalDate day, List<Occasion> played, List<PersonDay> benches) {
 
+        /** {@return the job that is begun with; empty where there is none} */
+        public Optional<Job> first() {
+            return benches.stream()
+                    .flatMap(bench -> bench.lines().stream())
+                    .map(Line::job)
+                    .findFirst();
+        }
+
         /** {@return the hours that were typed for that day alone, or are usual} */
         boolean isEmpty() {
             return played.isEmpty() && benches.stream().allMatch(bench -> bench.minutes() == 0);

@@ -29,6 +29,7 @@ class WeekWords {
         return switch (job.kind()) {
             case STRINGS_PLAYED, STRINGS_DUE, AGE_UNKNOWN -> strings(job);
             case BRIDGE -> words.say("week.what.bridge");
+            case PEGS -> words.say("week.what.pegs");
             case OWED -> job.owed().map(owed::says).orElse("");
             case WISHED ->
                 job.wish()

@@ -15,6 +15,7 @@ import rosinedpeg.core.strings.Position;
  * @param strings which strings, where it is strings
  * @param note what somebody says of it; may be empty
  * @param minutes how long it takes, where nothing else says it
+ * @param fromDay the first day it is wanted on, if it is not wanted at once
  * @param byDay the last day it is in time, if there is one
  * @param by who asked
  */
@@ -25,6 +26,7 @@ record Wish(
         List<Position> strings,
         String note,
         int minutes,
+        Optional<LocalDate> fromDay,
         Optional<LocalDate> byDay,
         String by) {
 

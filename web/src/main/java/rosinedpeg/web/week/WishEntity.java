@@ -33,6 +33,7 @@ class WishEntity {
     private List<String> strings;
     private String note;
     private @Nullable Short minutes;
+    private @Nullable LocalDate fromDay;
     private @Nullable LocalDate byDay;
     private Instant wishedAt;
     private String wishedBy;
@@ -47,6 +48,7 @@ class WishEntity {
             Collection<Position> strings,
             String note,
             @Nullable Integer minutes,
+            @Nullable LocalDate fromDay,
             @Nullable LocalDate byDay,
             Instant wishedAt,
             String wishedBy) {
@@ -56,6 +58,7 @@ class WishEntity {
         this.strings = strings.stream().sorted().map(Position::name).toList();
         this.note = note;
         this.minutes = minutes == null ? null : minutes.shortValue();
+        this.fromDay = fromDay;
         this.byDay = byDay;
         this.wishedAt = wishedAt;
         this.wishedBy = wishedBy;
@@ -83,6 +86,11 @@ class WishEntity {
 
     int minutes() {
         return minutes == null ? 0 : minutes;
+    }
+
+    @Nullable
+    LocalDate fromDay() {
+        return fromDay;
     }
 
     @Nullable

@@ -66,6 +66,7 @@ public class Wishes implements NotAtHand {
                 wish.strings(),
                 wish.note(),
                 wish.minutes(),
+                Optional.ofNullable(wish.fromDay()),
                 Optional.ofNullable(wish.byDay()),
                 wish.wishedBy());
     }
@@ -79,6 +80,13 @@ public class Wishes implements NotAtHand {
      * Somebody asks for work.
      *
      * @param press the press that this is, which becomes its id; sent twice it is asked for once
+     * @param instrumentId on which instrument
+     * @param kind what
+     * @param strings which strings, where it is strings
+     * @param note what somebody says of it; may be empty
+     * @param minutes how long it takes, where nothing else says it
+     * @param fromDay the first day it is wanted on; null where it is wanted at once
+     * @param byDay the last day it is in time; null where there is none
      */
     @Transactional
     public void ask(
@@ -88,6 +96,7 @@ public class Wishes implements NotAtHand {
             Collection<Position> strings,
             String note,
             @Nullable Integer minutes,
+            @Nullable LocalDate fromDay,
             @Nullable LocalDate byDay) {
         instruments.require(instrumentId);
         if (!wishes.existsById(press)) {
@@ -98,6 +107,7 @@ public class Wishes implements NotAtHand {
                     strings,
                     note,
                     minutes,
+                    fromDay,
                     byDay,
                     clock.instant(),
                     CurrentWorkshop.recordedBy()));

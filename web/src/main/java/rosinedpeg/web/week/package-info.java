@@ -14,6 +14,8 @@
             "rack",
             "bench",
             "buying",
+            "lend",
+            "pegs",
             "drawing"
         })
 @NullMarked
