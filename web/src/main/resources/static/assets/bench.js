@@ -37,7 +37,8 @@ document.addEventListener("keydown", (event) => {
   // A button or link in focus answers the space bar itself.
   if (event.key === " " && event.target.matches("button, a, summary")) return;
   let taken = true;
-  if (NEXT.has(event.key)) press("next");
+  // Where a run is over, the same key goes on to the next of the day's list.
+  if (NEXT.has(event.key)) press(bench()?.querySelector("[data-key=next]") ? "next" : "onward");
   else if (BACK.has(event.key)) press("back");
   else if (/^[1-5]$/.test(event.key)) taken = focusOn(`[data-string="${event.key}"]`);
   else if (event.key.toLowerCase() === "l") bench()?.querySelector("[data-listen]")?.click();

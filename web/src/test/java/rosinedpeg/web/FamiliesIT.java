@@ -14,7 +14,6 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.springframework.beans.factory.annotation.Autowired;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.clearance.StrungPegbox;
@@ -22,16 +21,12 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** Every family at the bench, work that is not a plain change, and the inside of the pegbox, in a real browser. */
 class FamiliesIT extends InBrowser {
 
     private static final Pattern POINT = Pattern.compile("(-?[\\d.]+) (-?[\\d.]+)");
-
-    @Autowired
-    Instruments instruments;
 
     /** Presses the pedal until a heading comes up. */
     private static void pedalTo(Page page, String heading) {

@@ -5,13 +5,36 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
+import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NewInstrument;
+import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.kinds.StringKinds;
 
 /** Tests in a real browser, one for each class. */
 abstract class InBrowser extends RunningApplication {
+
+    @Autowired
+    Instruments instruments;
+
+    @Autowired
+    StringKinds kinds;
 
     static Browser browser;
 
@@ -31,6 +54,26 @@ abstract class InBrowser extends RunningApplication {
         List<String> complaints = List.copyOf(browser.complaints());
         browser.closePages();
         assertThat(complaints).as("said in the console").isEmpty();
+    }
+
+    /** A full-sized violin in the workshop at hand, its strings on for a month: neither due nor new. */
+    UUID violin(String name) {
+        UUID id = instruments.add(new NewInstrument(
+                name,
+                Size.of(Family.VIOLIN, "4/4"),
+                false,
+                ReferenceA.STANDARD,
+                Family.VIOLIN.openStrings(),
+                Collections.nCopies(4, TailEnd.SLOT),
+                false,
+                Family.VIOLIN.usualPegs(),
+                2,
+                Demand.STUDY));
+        Map<Position, StringKind> set =
+                kinds.usual(instruments.get(id).setUp()).values().iterator().next();
+        Instant since = Instant.now().minus(30, ChronoUnit.DAYS);
+        set.forEach((position, kind) -> instruments.fit(id, position, kind.id(), since, 0, Set.of(), false));
+        return id;
     }
 
     static Locator heading(Page page) {

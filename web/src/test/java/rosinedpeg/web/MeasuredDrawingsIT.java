@@ -14,7 +14,6 @@ import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
-import org.springframework.beans.factory.annotation.Autowired;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.PictureLine;
@@ -24,16 +23,12 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** An instrument is measured in one sitting; every drawing of it is then exact, and says the same in words. */
 class MeasuredDrawingsIT extends InBrowser {
 
     private static final Pattern POINT = Pattern.compile("[ML](-?[\\d.]+) (-?[\\d.]+)");
-
-    @Autowired
-    Instruments instruments;
 
     private Instrument violin() {
         UUID id = instrument("Pit 3 violin");

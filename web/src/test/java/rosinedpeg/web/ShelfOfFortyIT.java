@@ -11,28 +11,14 @@ import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.temporal.ChronoUnit;
 import java.util.Arrays;
-import java.util.Collections;
 import java.util.List;
-import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
-import rosinedpeg.core.pitch.ReferenceA;
-import rosinedpeg.core.setup.Family;
-import rosinedpeg.core.setup.Size;
-import rosinedpeg.core.setup.TailEnd;
-import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.week.BenchHours;
-import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.NewInstrument;
-import rosinedpeg.web.kinds.StringKind;
-import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
 import rosinedpeg.web.week.BenchTimes;
@@ -50,12 +36,6 @@ class ShelfOfFortyIT extends InBrowser {
 
     @Autowired
     Wishes wishes;
-
-    @Autowired
-    Instruments instruments;
-
-    @Autowired
-    StringKinds kinds;
 
     private SignedIn keeper;
     private LocalDate today;
@@ -89,25 +69,6 @@ class ShelfOfFortyIT extends InBrowser {
             }
             return keeper;
         });
-    }
-
-    private UUID violin(String name) {
-        UUID id = instruments.add(new NewInstrument(
-                name,
-                Size.of(Family.VIOLIN, "4/4"),
-                false,
-                ReferenceA.STANDARD,
-                Family.VIOLIN.openStrings(),
-                Collections.nCopies(4, TailEnd.SLOT),
-                false,
-                Family.VIOLIN.usualPegs(),
-                2,
-                Demand.STUDY));
-        Map<Position, StringKind> set =
-                kinds.usual(instruments.get(id).setUp()).values().iterator().next();
-        Instant since = Instant.now().minus(30, ChronoUnit.DAYS);
-        set.forEach((position, kind) -> instruments.fit(id, position, kind.id(), since, 0, Set.of(), false));
-        return id;
     }
 
     @Test

@@ -430,6 +430,7 @@ class WeekIT extends InRequests {
         UUID press = pegs();
         assertThat(minutes(press)).isGreaterThan(before + before / 4);
         assertThat(page(keeper, "/week")).contains("learned from 3 finished runs");
+        assertThat(page(keeper, "/instruments/" + violin + "/plan?strings=II")).contains("learned from 3 runs");
         in(() -> begin(violin));
         assertThat(week().getElementById("wish-" + press)).isNull();
     }
@@ -588,5 +589,38 @@ class WeekIT extends InRequests {
             });
         }
         assertThat(week().getElementById("pegs-" + violin)).isNull();
+    }
+
+    /** What a repairer has is looked over when it is back, until somebody says that it was seen to. */
+    @Test
+    void whatComesBackFromARepairerIsLookedOver() throws Exception {
+        UUID violin = violin(keeper, "One");
+        assertThat(post(keeper, "/instruments/" + violin + "/notes", "text", "open seam", "refer", "true"))
+                .hasStatus(302);
+        assertThat(page(keeper, "/instruments/" + violin)).contains("A repairer has it until a day");
+        assertThat(page(keeper, "/week/away?instrument=" + violin)).contains("value=\"One\"");
+        String press = UUID.randomUUID().toString();
+        assertThat(post(
+                        keeper,
+                        "/week/away",
+                        "press",
+                        press,
+                        "instrument",
+                        "One",
+                        "from",
+                        day(0),
+                        "until",
+                        day(2),
+                        "note",
+                        ""))
+                .hasStatus(302);
+        Element line = week().getElementById("back-" + press);
+        assertThat(line.text()).contains("look it over", "back from the repairer");
+        assertThat(line.closest(".bench-day").attr("aria-labelledby")).isEqualTo("day-" + day(3));
+        String settle = Jsoup.parse(page(keeper, "/instruments/" + violin))
+                .selectFirst("form[action$=/settled]")
+                .attr("action");
+        assertThat(post(keeper, settle)).hasStatus(302);
+        assertThat(week().getElementById("back-" + press)).isNull();
     }
 }

@@ -11,6 +11,8 @@ public enum JobKind {
     BRIDGE(7),
     /** Somebody asked for it. */
     WISHED(6),
+    /** A repairer has given it back: it is looked over before anybody trusts it. */
+    BACK(6),
     /** Pegs stick or slip: forced, they crack the pegbox, and what slips does not hold. */
     PEGS(5),
     /** Strings are due, and no date asks for new ones. */

@@ -9,6 +9,7 @@ import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import rosinedpeg.core.inspection.LookOver;
 import rosinedpeg.core.pace.FinishedWork;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -41,6 +42,9 @@ public record UsualWork(double minutes, Set<Material> kit) {
 
     /** To put back into a case what was used of its kit: 5 minutes and the fetching, a default of our own. */
     public static final UsualWork RESTOCKING = new UsualWork(FETCHING + 5, Set.of());
+
+    /** To look an instrument over by eye and hand. */
+    public static final UsualWork LOOKING_OVER = new UsualWork(FETCHING + LookOver.TWO_MINUTES / 60.0, Set.of());
 
     private static final Map<Change, UsualWork> KNOWN = new ConcurrentHashMap<>();
 

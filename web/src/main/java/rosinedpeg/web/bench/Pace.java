@@ -4,9 +4,11 @@ import static java.util.Objects.requireNonNull;
 
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.estimate.Interval;
 import rosinedpeg.core.pace.FinishedWork;
 import rosinedpeg.core.pace.HandsOn;
 import rosinedpeg.core.pace.LearnedPace;
@@ -14,6 +16,7 @@ import rosinedpeg.core.pace.Work;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -42,6 +45,33 @@ public class Pace {
                         row.takenMinutes()))
                 .toList();
         return LearnedPace.of(latest);
+    }
+
+    /**
+     * How long work takes here.
+     *
+     * @param minutes how long, with the interval one run lies in nine times in ten
+     * @param runs how many finished runs that rests on
+     */
+    public record Here(Interval minutes, int runs) {}
+
+    /**
+     * How long work takes whoever asks.
+     *
+     * @param family on which family
+     * @param schools how they work
+     * @param usualMinutes how long it usually takes
+     * @return that; empty while nobody has led a run to its end here
+     */
+    public Optional<Here> here(Family family, Schools schools, double usualMinutes) {
+        LearnedPace learned = learned();
+        return learned.runs() == 0
+                ? Optional.empty()
+                : Optional.of(new Here(
+                        learned.minutes(
+                                new Work(family, schools, CurrentWorkshop.recordedBy()),
+                                FinishedWork.USUAL.clamp(usualMinutes)),
+                        learned.runs()));
     }
 
     /**

@@ -2,11 +2,13 @@ package rosinedpeg.web.plan;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Passage;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.Tool;
 import rosinedpeg.web.kinds.StringKind;
@@ -21,6 +23,7 @@ import rosinedpeg.web.kinds.StringKind;
  * @param newStrings what it puts on, by where
  * @param track the load on the post from step to step
  * @param narrowTrack the same for a phone
+ * @param here how long such work takes whoever looks, by the runs they led to their end; empty before the first
  */
 record Course(
         ChangePlan plan,
@@ -29,9 +32,11 @@ record Course(
         Set<Material> myKit,
         Map<Position, StringKind> newStrings,
         LoadTrack track,
-        LoadTrack narrowTrack) {
+        LoadTrack narrowTrack,
+        Optional<Pace.Here> here) {
 
-    static Course of(ChangePlan plan, Set<Material> myKit, Map<Position, StringKind> newStrings) {
+    static Course of(
+            ChangePlan plan, Set<Material> myKit, Map<Position, StringKind> newStrings, Optional<Pace.Here> here) {
         return new Course(
                 plan,
                 Passage.of(plan),
@@ -39,7 +44,8 @@ record Course(
                 myKit,
                 newStrings,
                 LoadTrack.of(plan, -1, 680, 190),
-                LoadTrack.of(plan, -1, 370, 170));
+                LoadTrack.of(plan, -1, 370, 170),
+                here);
     }
 
     /** {@return the new strings in the order they are opened, with what each is; none where the work changes no string} */

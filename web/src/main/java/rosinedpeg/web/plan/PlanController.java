@@ -31,6 +31,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
@@ -57,6 +58,7 @@ class PlanController {
     private final Occasions occasions;
     private final Habits habits;
     private final PegLooks pegLooks;
+    private final Pace pace;
     private final BenchCard card;
     private final ComparisonPicture picture;
     private final DrawerAdvice drawer;
@@ -71,6 +73,7 @@ class PlanController {
             Occasions occasions,
             Habits habits,
             PegLooks pegLooks,
+            Pace pace,
             BenchCard card,
             ComparisonPicture picture,
             DrawerAdvice drawer,
@@ -83,6 +86,7 @@ class PlanController {
         this.occasions = occasions;
         this.habits = habits;
         this.pegLooks = pegLooks;
+        this.pace = pace;
         this.card = card;
         this.picture = picture;
         this.drawer = drawer;
@@ -233,7 +237,9 @@ class PlanController {
                 fits,
                 several ? check.judgeTogether(replacements) : Optional.empty(),
                 drawer.of(instrument, chosen, ofFamily, form.getPackets()),
-                request.map(ChangePlanner::plan).map(plan -> Course.of(plan, habits.kit(), chosen)),
+                request.map(ChangePlanner::plan)
+                        .map(plan -> Course.of(
+                                plan, habits.kit(), chosen, pace.here(family, form.schools(), plan.minutes()))),
                 request.filter(there -> several).map(this::comparison),
                 request.isEmpty()
                         ? List.of()

@@ -28,6 +28,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
@@ -50,6 +51,7 @@ class WorkController {
     private final Inspections inspections;
     private final Habits habits;
     private final RunStart start;
+    private final Pace pace;
     private final BenchCard card;
     private final Clock clock;
 
@@ -60,6 +62,7 @@ class WorkController {
             Inspections inspections,
             Habits habits,
             RunStart start,
+            Pace pace,
             BenchCard card,
             Clock clock) {
         this.kinds = kinds;
@@ -68,6 +71,7 @@ class WorkController {
         this.inspections = inspections;
         this.habits = habits;
         this.start = start;
+        this.pace = pace;
         this.card = card;
         this.clock = clock;
     }
@@ -182,7 +186,8 @@ class WorkController {
                 plan.map(there -> Course.of(
                         there,
                         habits.kit(),
-                        newString.map(kind -> Map.of(form.getString(), kind)).orElse(Map.of()))));
+                        newString.map(kind -> Map.of(form.getString(), kind)).orElse(Map.of()),
+                        pace.here(setUp.family(), Schools.usual(setUp.family()), there.minutes()))));
     }
 
     private static Optional<ChangePlan> plan(

@@ -51,9 +51,7 @@ class AskController {
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/week/ask")
     String ask(@RequestParam(required = false) @Nullable UUID instrument, Model model) {
-        String name =
-                instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
-        model.addAttribute("form", AskForm.blank(name, today().toString()));
+        model.addAttribute("form", AskForm.blank(named(instrument), today().toString()));
         return show("week/ask", model);
     }
 
@@ -149,12 +147,20 @@ class AskController {
         return "redirect:/week/ask";
     }
 
-    /** Asks when an instrument is not at hand. */
+    /**
+     * Asks when an instrument is not at hand.
+     *
+     * @param instrument which instrument, if that is known already
+     */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/week/away")
-    String away(Model model) {
-        model.addAttribute("form", AskForm.blank("", today().toString()));
+    String away(@RequestParam(required = false) @Nullable UUID instrument, Model model) {
+        model.addAttribute("form", AskForm.blank(named(instrument), today().toString()));
         return show("week/away", model);
+    }
+
+    private String named(@Nullable UUID instrument) {
+        return instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
     }
 
     /** An instrument is not at hand on some days. */

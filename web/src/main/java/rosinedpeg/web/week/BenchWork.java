@@ -46,6 +46,7 @@ import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.buying.PacketDays;
+import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.instrument.Standing;
@@ -72,6 +73,8 @@ class BenchWork {
 
     private static final int MOST_OWED = 100;
     private static final int MOST_SETTLING = 60;
+    /** So many days after it is back from a repairer it is looked over at the latest. */
+    private static final int LOOKED_OVER_WITHIN_DAYS = 2;
 
     private final Rack rack;
     private final Instruments instruments;
@@ -80,6 +83,7 @@ class BenchWork {
     private final Aftercare aftercare;
     private final Benches benches;
     private final PegLooks pegs;
+    private final Notes notes;
     private final Pace pace;
     private final PacketDays packets;
     private final Wishes wishes;
@@ -94,6 +98,7 @@ class BenchWork {
             Aftercare aftercare,
             Benches benches,
             PegLooks pegs,
+            Notes notes,
             Pace pace,
             PacketDays packets,
             Wishes wishes,
@@ -106,6 +111,7 @@ class BenchWork {
         this.aftercare = aftercare;
         this.benches = benches;
         this.pegs = pegs;
+        this.notes = notes;
         this.pace = pace;
         this.packets = packets;
         this.wishes = wishes;
@@ -147,6 +153,10 @@ class BenchWork {
         Set<UUID> ids = new HashSet<>(due);
         wished.forEach(wish -> ids.add(wish.instrumentId()));
         ids.addAll(owed.keySet());
+        List<Wishes.Away> away = wishes.away();
+        Set<UUID> referred =
+                notes.referred(away.stream().map(Wishes.Away::instrumentId).collect(toSet()));
+        ids.addAll(referred);
         Map<UUID, LocalDate> stiff = pegs.toTreat();
         ids.addAll(stiff.keySet());
         look.standings.putAll(instruments.standings(ids));
@@ -160,6 +170,7 @@ class BenchWork {
         jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
                 .addAll(job.strings()));
         jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed));
+        jobs.addAll(back(look, away, referred));
         jobs.addAll(pegs(look, stiff, wished));
         jobs.addAll(owed(look, owed));
         jobs.addAll(bridges(look, young, open));
@@ -436,6 +447,37 @@ class BenchWork {
                 Optional.empty(),
                 owed,
                 wish);
+    }
+
+    /** What is not at hand because a repairer has it is looked over when it is back, until somebody says that it was seen to. */
+    private static List<Job> back(Look look, List<Wishes.Away> away, Set<UUID> referred) {
+        List<Job> jobs = new ArrayList<>();
+        for (Wishes.Away one : away) {
+            Standing standing = look.standings.get(one.instrumentId());
+            LocalDate day = one.until().plusDays(1);
+            if (standing != null && referred.contains(one.instrumentId()) && !day.isAfter(look.furthest)) {
+                LocalDate last = day.plusDays(LOOKED_OVER_WITHIN_DAYS);
+                UsualWork usual = UsualWork.LOOKING_OVER;
+                jobs.add(new Job(
+                        "back-" + one.id(),
+                        JobKind.BACK,
+                        standing.id(),
+                        standing.name(),
+                        List.of(),
+                        Optional.empty(),
+                        usual.kit(),
+                        look.minutes(family(standing), usual.minutes()),
+                        day,
+                        last.isAfter(look.furthest) ? look.furthest : last,
+                        look.away(standing.id(), day, look.furthest),
+                        Set.of(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()));
+            }
+        }
+        return jobs;
     }
 
     /** Pegs that stick or slip, unless somebody asked for that anyway, or the instrument was served since they were looked at. */

@@ -65,7 +65,7 @@ record Job(
             case STRINGS_PLAYED, STRINGS_DUE, AGE_UNKNOWN -> page + plan();
             case BRIDGE -> page + "/bridge";
             case PEGS -> page + "/work?kind=PEG_SERVICE";
-            case OWED -> page;
+            case OWED, BACK -> page;
             case WISHED ->
                 page
                         + wish.map(one -> switch (one.kind()) {

@@ -30,6 +30,7 @@ class WeekWords {
             case STRINGS_PLAYED, STRINGS_DUE, AGE_UNKNOWN -> strings(job);
             case BRIDGE -> words.say("week.what.bridge");
             case PEGS -> words.say("week.what.pegs");
+            case BACK -> words.say("week.what.back");
             case OWED -> job.owed().map(owed::says).orElse("");
             case WISHED ->
                 job.wish()

@@ -16,6 +16,7 @@
             "buying",
             "lend",
             "pegs",
+            "findings",
             "drawing"
         })
 @NullMarked
