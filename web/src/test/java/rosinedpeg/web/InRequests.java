@@ -5,7 +5,15 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.jsoup.Jsoup;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.mock.web.MockMultipartFile;
@@ -90,5 +98,30 @@ abstract class InRequests extends RunningApplication {
                 .with(user(who))
                 .with(csrf())
                 .exchange();
+    }
+
+    /** Eight fingers on one button. */
+    List<Integer> atOnce(SignedIn who, String path, String... fields) throws Exception {
+        ExecutorService fingers = Executors.newFixedThreadPool(8);
+        try {
+            List<Integer> answers = new ArrayList<>();
+            Callable<Integer> press =
+                    () -> post(who, path, fields).getResponse().getStatus();
+            for (Future<Integer> answer : fingers.invokeAll(Collections.nCopies(8, press))) {
+                answers.add(answer.get());
+            }
+            return answers;
+        } finally {
+            fingers.shutdown();
+        }
+    }
+
+    /** {@return what a form is told that is not taken} */
+    String refusal(SignedIn who, String path, String... fields) throws Exception {
+        MvcTestResult answer = post(who, path, fields);
+        assertThat(answer).hasStatus(200);
+        return Jsoup.parse(answer.getResponse().getContentAsString())
+                .select(".error")
+                .text();
     }
 }

@@ -1,11 +1,12 @@
 package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.net.URI;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.List;
 import java.util.UUID;
 import java.util.concurrent.Callable;
@@ -83,14 +84,6 @@ class LendingIT extends InRequests {
                 .toArray(String[]::new);
     }
 
-    private String error(String path, String... fields) throws Exception {
-        var answer = post(keeper, path, fields);
-        assertThat(answer).hasStatus(200);
-        return Jsoup.parse(answer.getResponse().getContentAsString())
-                .select(".error")
-                .text();
-    }
-
     /** What is ticked at pegs, and that the rest is as it should be, on a day. */
     private String[] look(List<String> more, int on) {
         List<String> fields = new ArrayList<>(ALL_WELL);
@@ -111,13 +104,13 @@ class LendingIT extends InRequests {
         UUID loan = lend("Loan 1", "Village 3", 0, 80, "note", "with a music stand");
         assertThat(page(keeper, "/lend/loans/" + loan)).contains("Promised to Village 3", "with a music stand");
         String look = "/lend/loans/" + loan + "/look";
-        assertThat(error(look, "way", "OUT", "on", day(0)))
+        assertThat(refusal(keeper, look, "way", "OUT", "on", day(0)))
                 .startsWith("Tick what you see here, or that it is as it should be. Tick what you see");
-        assertThat(error(look, look(List.of("good", "PEGS", "pegs", "II STICKS"), 0)))
+        assertThat(refusal(keeper, look, look(List.of("good", "PEGS", "pegs", "II STICKS"), 0)))
                 .isEqualTo("Tick either what you see here, or that it is as it should be.");
-        assertThat(error(look, look(List.of("good", "PEGS", "gap", "far too much"), 0)))
+        assertThat(refusal(keeper, look, look(List.of("good", "PEGS", "gap", "far too much"), 0)))
                 .contains("It goes from");
-        assertThat(error(look, look(PEGS_WELL, 1))).isNotEmpty();
+        assertThat(refusal(keeper, look, look(PEGS_WELL, 1))).isNotEmpty();
         goesOut(loan);
         // The same press once more, and one that comes too late, change nothing.
         goesOut(loan);
@@ -202,7 +195,7 @@ class LendingIT extends InRequests {
     @CsvSource({"20, 30", "5, 11", "10, 10", "0, 40"})
     void loansThatShareADayAreToldWithWhoseItIs(int from, int until) throws Exception {
         lend("Loan 1", "Village 3", 10, 25);
-        String said = error("/lend/new", loan(UUID.randomUUID(), "Loan 1", "Village 4", from, until));
+        String said = refusal(keeper, "/lend/new", loan(UUID.randomUUID(), "Loan 1", "Village 4", from, until));
         assertThat(said).contains("Village 3 has it or is promised it from");
         assertThat(database.sql("select count(*) from loan where workshop_id = ?")
                         .param(keeper.workshopId())
@@ -213,23 +206,23 @@ class LendingIT extends InRequests {
 
     @Test
     void badDaysAndNamesAreToldAtTheirPlace() throws Exception {
-        assertThat(error("/lend/new", loan(UUID.randomUUID(), "Nowhere", "", -1, 5)))
+        assertThat(refusal(keeper, "/lend/new", loan(UUID.randomUUID(), "Nowhere", "", -1, 5)))
                 .contains("No instrument of the workshop is called so.")
                 .contains("at most 80 characters")
                 .contains(day(0));
-        assertThat(error("/lend/new", loan(UUID.randomUUID(), "Loan 1", "Village 3", 5, 4)))
+        assertThat(refusal(keeper, "/lend/new", loan(UUID.randomUUID(), "Loan 1", "Village 3", 5, 4)))
                 .contains(day(5));
-        assertThat(error("/lend/new", loan(UUID.randomUUID(), "Loan 1", "Village 3", 2, 9, "out", "true")))
+        assertThat(refusal(keeper, "/lend/new", loan(UUID.randomUUID(), "Loan 1", "Village 3", 2, 9, "out", "true")))
                 .contains(day(0));
-        assertThat(error("/lend/shelf", "instrument", "Nowhere")).contains("is called so");
+        assertThat(refusal(keeper, "/lend/shelf", "instrument", "Nowhere")).contains("is called so");
         UUID loan = lend("Loan 1", "Village 3", 1, 9);
         lend("Loan 1", "Village 4", 9, 30);
         String version = Jsoup.parse(page(keeper, "/lend/loans/" + loan))
                 .select("input[name=version]")
                 .attr("value");
-        assertThat(error("/lend/loans/" + loan + "/until", "version", version, "until", day(10)))
+        assertThat(refusal(keeper, "/lend/loans/" + loan + "/until", "version", version, "until", day(10)))
                 .contains("Village 4 has it or is promised it");
-        assertThat(error("/lend/loans/" + loan + "/until", "version", version, "until", day(-3)))
+        assertThat(refusal(keeper, "/lend/loans/" + loan + "/until", "version", version, "until", day(-3)))
                 .contains(day(1));
         assertThat(post(keeper, "/lend/loans/" + loan + "/until", "version", version, "until", day(8)))
                 .hasStatus(302);
@@ -240,12 +233,46 @@ class LendingIT extends InRequests {
         assertThat(get(keeper, "/lend/loans/" + loan)).hasStatus(404);
     }
 
+    /** Addresses are typed too, and forms sent that no page has. */
+    @Test
+    void daysThatNoLoanReachesAndLoansThatAreOverChangeNothing() throws Exception {
+        for (String day : List.of("%2B999999999-12-31", "-999999999-01-01")) {
+            for (String path : List.of("/lend/turn?day=", "/lend/new?from=", "/lend/new?until=")) {
+                assertThat(mvc.get()
+                                .uri(URI.create(path + day))
+                                .with(user(keeper))
+                                .exchange())
+                        .as(path + day)
+                        .hasStatus(200);
+            }
+        }
+        UUID loan = lend("Loan 1", "Village 3", 0, 9);
+        goesOut(loan);
+        assertThat(post(keeper, "/lend/loans/" + loan + "/off")).hasStatus(302);
+        assertThat(post(keeper, "/lend/loans/" + loan + "/back")).hasStatus(302);
+        String version = database.sql("select version from loan where id = ?")
+                .param(loan)
+                .query(String.class)
+                .single();
+        assertThat(refusal(keeper, "/lend/turn", "stay", loan + "/" + version, "until", day(20)))
+                .contains("Somebody else changed one of them");
+        assertThat(post(keeper, "/lend/loans/" + loan + "/until", "version", version, "until", day(20)))
+                .hasStatus(302);
+        assertThat(database.sql("select until_day from loan where id = ?")
+                        .param(loan)
+                        .query(LocalDate.class)
+                        .single())
+                .isEqualTo(today.plusDays(9));
+        assertThat(post(keeper, "/lend/turn", "stay", "nonsense", "until", "never"))
+                .hasStatus(200);
+    }
+
     @Test
     void whatIsOutIsLateAfterItsDayAndNobodyElsesUntilItIsBack() throws Exception {
         UUID late = lend("Loan 1", "Village 3", -30, -4, "out", "true");
         assertThat(Jsoup.parse(page(keeper, "/lend")).select("#late").text()).isEqualTo("One is late");
         UUID next = lend("Loan 1", "Village 4", 0, 20);
-        assertThat(error("/lend/loans/" + next + "/look", look(PEGS_WELL, 0)))
+        assertThat(refusal(keeper, "/lend/loans/" + next + "/look", look(PEGS_WELL, 0)))
                 .contains("It is still out with Village 3");
         assertThat(post(keeper, "/lend/loans/" + late + "/back")).hasStatus(302);
         assertThat(page(keeper, "/lend/loans/" + late)).contains("It came back 4 days late", "Nobody looked");
@@ -296,9 +323,9 @@ class LendingIT extends InRequests {
                 .contains("due by then, and new strings want");
         List<String> boxes = turn.select("input[name=stay]").eachAttr("value");
         assertThat(boxes).hasSize(2);
-        assertThat(error("/lend/turn", "until", day(60))).contains("Tick whose it stays.");
+        assertThat(refusal(keeper, "/lend/turn", "until", day(60))).contains("Tick whose it stays.");
         // One of the two is promised to somebody else: neither stays.
-        assertThat(error("/lend/turn", "until", day(60), "stay", boxes.get(0), "stay", boxes.get(1)))
+        assertThat(refusal(keeper, "/lend/turn", "until", day(60), "stay", boxes.get(0), "stay", boxes.get(1)))
                 .contains("Village 4 has it or is promised it");
         assertThat(Jsoup.parse(page(keeper, "/lend/turn")).select("h2").text()).contains("2 come back");
         assertThat(post(keeper, "/lend/turn", "day", day(5), "until", day(60), "stay", boxes.get(1)))
@@ -313,9 +340,10 @@ class LendingIT extends InRequests {
     @Test
     void whatIsPressedTwiceAtOneMomentIsDoneOnce() throws Exception {
         UUID press = UUID.randomUUID();
-        assertThat(atOnce("/lend/new", loan(press, "Loan 1", "Village 3", 0, 9)))
+        assertThat(atOnce(keeper, "/lend/new", loan(press, "Loan 1", "Village 3", 0, 9)))
                 .containsOnly(302);
-        assertThat(atOnce("/lend/loans/" + press + "/look", look(PEGS_WELL, 0))).containsOnly(302);
+        assertThat(atOnce(keeper, "/lend/loans/" + press + "/look", look(PEGS_WELL, 0)))
+                .containsOnly(302);
         assertThat(database.sql("select count(*) from borrower where workshop_id = ?")
                         .param(keeper.workshopId())
                         .query(Integer.class)
@@ -337,21 +365,6 @@ class LendingIT extends InRequests {
             assertThat(answers).containsExactlyInAnyOrder(200, 302);
         } finally {
             two.shutdown();
-        }
-    }
-
-    private List<Integer> atOnce(String path, String... fields) throws Exception {
-        ExecutorService fingers = Executors.newFixedThreadPool(8);
-        try {
-            List<Integer> answers = new ArrayList<>();
-            Callable<Integer> press =
-                    () -> post(keeper, path, fields).getResponse().getStatus();
-            for (Future<Integer> answer : fingers.invokeAll(Collections.nCopies(8, press))) {
-                answers.add(answer.get());
-            }
-            return answers;
-        } finally {
-            fingers.shutdown();
         }
     }
 
@@ -394,7 +407,7 @@ class LendingIT extends InRequests {
                         "note",
                         "new cord"))
                 .hasStatus(302);
-        assertThat(error("/week/pin", "job", "wish-" + wish, "day", day(3), "person", "Ann"))
+        assertThat(refusal(keeper, "/week/pin", "job", "wish-" + wish, "day", day(3), "person", "Ann"))
                 .contains("it is not at hand");
         assertThat(post(keeper, "/week/pin", "job", "wish-" + wish, "day", day(6), "person", "Ann"))
                 .hasStatus(302);

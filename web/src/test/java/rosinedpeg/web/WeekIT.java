@@ -8,16 +8,11 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
-import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.concurrent.Callable;
-import java.util.concurrent.ExecutorService;
-import java.util.concurrent.Executors;
-import java.util.concurrent.Future;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -125,14 +120,6 @@ class WeekIT extends InRequests {
                 .map(day -> LocalDate.parse(day.attr("aria-labelledby").substring("day-".length())));
     }
 
-    private String error(String path, String... fields) throws Exception {
-        var answer = post(keeper, path, fields);
-        assertThat(answer).hasStatus(200);
-        return Jsoup.parse(answer.getResponse().getContentAsString())
-                .select(".error")
-                .text();
-    }
-
     @ParameterizedTest
     @CsvSource(delimiter = '|', textBlock = """
             22-25 | 22:00–25:00 is no part of one day: hours lie between 0:00 and 24:00.
@@ -141,7 +128,7 @@ class WeekIT extends InRequests {
             9-12, 11-13 | 9:00–12:00, 11:00–13:00 lie in one another.
             """)
     void hoursThatAreNoneAreToldBesideTheirDay(String typed, String said) throws Exception {
-        assertThat(error("/week/hours", "person", "Benno", "monday", typed, "tuesday", "9-12"))
+        assertThat(refusal(keeper, "/week/hours", "person", "Benno", "monday", typed, "tuesday", "9-12"))
                 .startsWith(said);
         assertThat(hours("", "9-12")).hasStatus(200);
         assertThat(hours(ANN, "0-1 2-3 4-5 6-7 8-9 10-11 12-13 14-15 16-17 18-19 20-21 22-23"))
@@ -206,7 +193,7 @@ class WeekIT extends InRequests {
         assertThat(day(one)).contains(tomorrow);
         assertThat(day(two)).isNotEqualTo(Optional.of(tomorrow));
         assertThat(week().getElementById("wish-" + one).text()).contains("pinned");
-        assertThat(error("/week/pin", "job", "wish-" + two, "day", tomorrow.toString(), "person", ANN))
+        assertThat(refusal(keeper, "/week/pin", "job", "wish-" + two, "day", tomorrow.toString(), "person", ANN))
                 .isEqualTo("Ann has 120 min on " + said(tomorrow)
                         + ": this takes 100, and what is pinned there already takes 100.");
         assertThat(post(keeper, "/week/free", "job", "wish-" + one)).hasStatus(302);
@@ -263,17 +250,42 @@ class WeekIT extends InRequests {
                         "note",
                         "on tour"))
                 .hasStatus(302);
-        assertThat(error("/week/pin", "job", job, "day", off.toString(), "person", ANN))
+        assertThat(refusal(keeper, "/week/pin", "job", job, "day", off.toString(), "person", ANN))
                 .isEqualTo("Ann is not at the bench on " + said(off) + ".");
-        assertThat(error("/week/pin", "job", job, "day", away.toString(), "person", ANN))
+        assertThat(refusal(keeper, "/week/pin", "job", job, "day", away.toString(), "person", ANN))
                 .isEqualTo("On " + said(away) + " it is not at hand, or not wanted.");
-        assertThat(error("/week/pin", "job", job, "day", today.plusDays(5).toString(), "person", ANN))
+        assertThat(refusal(
+                        keeper,
+                        "/week/pin",
+                        "job",
+                        job,
+                        "day",
+                        today.plusDays(5).toString(),
+                        "person",
+                        ANN))
                 .isEqualTo("It has to be done by " + said(last) + ".");
-        assertThat(error("/week/pin", "job", job, "day", today.minusDays(1).toString(), "person", ANN))
+        assertThat(refusal(
+                        keeper,
+                        "/week/pin",
+                        "job",
+                        job,
+                        "day",
+                        today.minusDays(1).toString(),
+                        "person",
+                        ANN))
                 .isNotEmpty();
-        assertThat(error("/week/pin", "job", job, "day", today.plusDays(1).toString(), "person", "Nobody"))
+        assertThat(refusal(
+                        keeper,
+                        "/week/pin",
+                        "job",
+                        job,
+                        "day",
+                        today.plusDays(1).toString(),
+                        "person",
+                        "Nobody"))
                 .isEqualTo("Choose one of those who are at the bench.");
-        assertThat(error(
+        assertThat(refusal(
+                        keeper,
                         "/week/ask",
                         "instrument",
                         "Nowhere",
@@ -287,7 +299,8 @@ class WeekIT extends InRequests {
                         today.minusDays(1).toString()))
                 .contains("No instrument of the workshop is called so.")
                 .contains("1 to 1,440");
-        assertThat(error("/week/away", "instrument", "One", "from", away.toString(), "until", today.toString()))
+        assertThat(refusal(
+                        keeper, "/week/away", "instrument", "One", "from", away.toString(), "until", today.toString()))
                 .isNotEmpty();
         assertThat(post(keeper, "/week/pin", "job", "wish-" + UUID.randomUUID(), "day", last.toString(), "person", ANN))
                 .hasStatus(302);
@@ -352,9 +365,36 @@ class WeekIT extends InRequests {
         violin(keeper, "One");
         String press = UUID.randomUUID().toString();
         String job = "wish-" + press;
-        atOnce("/week/ask", "press", press, "instrument", "One", "kind", "OTHER", "minutes", "30", "note", "new cord");
-        atOnce("/week/away", "press", press, "instrument", "One", "from", day(9), "until", day(9), "note", "");
-        atOnce("/week/pin", "job", job, "day", day(1), "person", ANN);
+        assertThat(atOnce(
+                        keeper,
+                        "/week/ask",
+                        "press",
+                        press,
+                        "instrument",
+                        "One",
+                        "kind",
+                        "OTHER",
+                        "minutes",
+                        "30",
+                        "note",
+                        "new cord"))
+                .containsOnly(302);
+        assertThat(atOnce(
+                        keeper,
+                        "/week/away",
+                        "press",
+                        press,
+                        "instrument",
+                        "One",
+                        "from",
+                        day(9),
+                        "until",
+                        day(9),
+                        "note",
+                        ""))
+                .containsOnly(302);
+        assertThat(atOnce(keeper, "/week/pin", "job", job, "day", day(1), "person", ANN))
+                .containsOnly(302);
         assertThat(week().getElementById(job).text()).contains("pinned");
         database.sql("update bench_place set day = ? where job = ?")
                 .params(today.minusDays(1), job)
@@ -366,7 +406,7 @@ class WeekIT extends InRequests {
                         .single())
                 .isFalse();
         String stood = day(UUID.fromString(press)).orElseThrow().toString();
-        atOnce("/week/not-on", "job", job, "day", stood);
+        assertThat(atOnce(keeper, "/week/not-on", "job", job, "day", stood)).containsOnly(302);
         assertThat(database.sql("select day from bench_not_on where job = ?")
                         .param(job)
                         .query(LocalDate.class)
@@ -376,19 +416,6 @@ class WeekIT extends InRequests {
 
     private String day(int inDays) {
         return today.plusDays(inDays).toString();
-    }
-
-    private void atOnce(String path, String... fields) throws Exception {
-        ExecutorService fingers = Executors.newFixedThreadPool(8);
-        try {
-            List<Callable<Integer>> presses = Collections.nCopies(
-                    8, () -> post(keeper, path, fields).getResponse().getStatus());
-            for (Future<Integer> answer : fingers.invokeAll(presses)) {
-                assertThat(answer.get()).as(path).isEqualTo(302);
-            }
-        } finally {
-            fingers.shutdown();
-        }
     }
 
     /** Between now and a rehearsal that new strings would not hold at, none go on. */
@@ -414,7 +441,7 @@ class WeekIT extends InRequests {
         assertThat(LocalDate.parse(
                         line.closest(".bench-day").attr("aria-labelledby").substring("day-".length())))
                 .isAfter(tomorrow);
-        assertThat(error("/week/pin", "job", "strings-" + violin, "day", tomorrow.toString(), "person", ANN))
+        assertThat(refusal(keeper, "/week/pin", "job", "strings-" + violin, "day", tomorrow.toString(), "person", ANN))
                 .isEqualTo("Strings that go on on " + said(tomorrow)
                         + " would not hold for what is played on it or after it.");
     }

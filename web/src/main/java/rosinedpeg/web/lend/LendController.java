@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.lending.Loan;
+import rosinedpeg.web.instrument.InstrumentEntry;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -48,15 +49,23 @@ class LendController {
     private final Borrowers borrowers;
     private final LendPages pages;
     private final Instruments instruments;
+    private final InstrumentEntry entry;
     private final Say say;
     private final Clock clock;
 
     LendController(
-            Lending lending, Borrowers borrowers, LendPages pages, Instruments instruments, Say say, Clock clock) {
+            Lending lending,
+            Borrowers borrowers,
+            LendPages pages,
+            Instruments instruments,
+            InstrumentEntry entry,
+            Say say,
+            Clock clock) {
         this.lending = lending;
         this.borrowers = borrowers;
         this.pages = pages;
         this.instruments = instruments;
+        this.entry = entry;
         this.say = say;
         this.clock = clock;
     }
@@ -82,7 +91,7 @@ class LendController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/lend/shelf")
     String put(@ModelAttribute("form") LendForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        Optional<UUID> instrument = instrument(form, result);
+        Optional<UUID> instrument = entry.one(result, "instrument", form.instrument());
         if (instrument.isEmpty()) {
             return shelf(0, model);
         }
@@ -98,15 +107,6 @@ class LendController {
     String takeOff(@PathVariable UUID id, RedirectAttributes redirect) {
         redirect.addFlashAttribute("notice", lending.takeOffShelf(id) ? "lend.taken" : "lend.taken.not");
         return "redirect:/lend";
-    }
-
-    private Optional<UUID> instrument(LendForm form, BindingResult result) {
-        Set<UUID> meant = form.instrument().isBlank() ? Set.of() : instruments.meant(form.instrument(), 2);
-        if (meant.size() != 1) {
-            result.rejectValue("instrument", meant.isEmpty() ? "ask.instrument.unknown" : "ask.instrument.several");
-            return Optional.empty();
-        }
-        return meant.stream().findFirst();
     }
 
     /**
@@ -125,10 +125,17 @@ class LendController {
             Model model) {
         String name =
                 instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
-        LocalDate first = from == null ? today() : from;
-        LocalDate last = until == null ? first.plusWeeks(WEEKS) : until;
+        LocalDate first = from == null ? today() : near(from);
+        LocalDate last = until == null ? first.plusWeeks(WEEKS) : near(until);
         model.addAttribute("form", LendForm.blank(name, first.toString(), last.toString()));
         return show(model);
+    }
+
+    /** An address may name any day; one that no loan reaches is as good as the last that one does. */
+    private LocalDate near(LocalDate day) {
+        LocalDate first = today().minusDays(LONGEST_DAYS);
+        LocalDate last = today().plusDays(LONGEST_DAYS);
+        return day.isBefore(first) ? first : day.isAfter(last) ? last : day;
     }
 
     private LocalDate today() {
@@ -146,7 +153,7 @@ class LendController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/lend/new")
     String lent(@ModelAttribute("form") LendForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        Optional<UUID> instrument = instrument(form, result);
+        Optional<UUID> instrument = entry.one(result, "instrument", form.instrument());
         Optional<String> borrower = Entry.text(result, "borrower", form.borrower(), Borrowers.LONGEST_NAME);
         Optional<LocalDate> from = Entry.date(
                 result,
@@ -210,7 +217,7 @@ class LendController {
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/lend/turn")
     String turn(@RequestParam(required = false) @Nullable LocalDate day, Model model) {
-        LocalDate turn = day == null ? pages.likelyTurn() : day;
+        LocalDate turn = day == null ? pages.likelyTurn() : near(day);
         model.addAttribute("form", TurnForm.blank(turn.plusWeeks(WEEKS)));
         return showTurn(turn, model);
     }
@@ -229,7 +236,7 @@ class LendController {
             BindingResult result,
             Model model,
             RedirectAttributes redirect) {
-        LocalDate turn = day == null ? pages.likelyTurn() : day;
+        LocalDate turn = day == null ? pages.likelyTurn() : near(day);
         Map<UUID, Integer> seen = form.seen();
         if (seen.isEmpty()) {
             result.rejectValue("stay", "turn.none");

@@ -361,15 +361,21 @@ public class Lending implements LogSource, NotAtHand {
         seen.forEach((id, version) -> keepUntil(id, version, until));
     }
 
-    /** What is promised and has not gone out does not go; a second time changes nothing. */
+    /**
+     * What is promised and has not gone out does not go; a second time changes nothing.
+     *
+     * @return whether it does not go: what has gone out meanwhile has
+     */
     @Transactional
-    void giveUp(UUID id) {
-        loans.findById(id).filter(loan -> loan.outAt().isEmpty()).ifPresent(loans::delete);
+    boolean giveUp(UUID id) {
+        Optional<LoanEntity> loan = loans.findById(id);
+        loan.filter(one -> one.outAt().isEmpty()).ifPresent(loans::delete);
+        return loan.filter(one -> one.outAt().isPresent()).isEmpty();
     }
 
     private LoanEntity asSeen(UUID id, int seen) {
         LoanEntity loan = entity(id);
-        if (loan.version() != seen) {
+        if (loan.version() != seen || loan.backAt().isPresent()) {
             throw new OptimisticLockingFailureException("loan " + id + " is at " + loan.version());
         }
         return loan;

@@ -124,9 +124,9 @@ class LoanController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/lend/loans/{id}/off")
     String giveUp(@PathVariable UUID id, RedirectAttributes redirect) {
-        lending.giveUp(id);
-        redirect.addFlashAttribute("notice", "loan.off");
-        return "redirect:/lend";
+        boolean off = lending.giveUp(id);
+        redirect.addFlashAttribute("notice", off ? "loan.off" : "loan.meanwhile");
+        return off ? "redirect:/lend" : "redirect:/lend/loans/" + id;
     }
 
     /** Looks it over, before it goes out or when it comes back. */

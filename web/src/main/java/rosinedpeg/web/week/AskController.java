@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.week.BenchJob;
+import rosinedpeg.web.instrument.InstrumentEntry;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -35,11 +36,13 @@ class AskController {
 
     private final Wishes wishes;
     private final Instruments instruments;
+    private final InstrumentEntry entry;
     private final Clock clock;
 
-    AskController(Wishes wishes, Instruments instruments, Clock clock) {
+    AskController(Wishes wishes, Instruments instruments, InstrumentEntry entry, Clock clock) {
         this.wishes = wishes;
         this.instruments = instruments;
+        this.entry = entry;
         this.clock = clock;
     }
 
@@ -82,7 +85,7 @@ class AskController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/week/ask")
     String asked(@ModelAttribute("form") AskForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        Optional<UUID> instrument = instrument(form, result);
+        Optional<UUID> instrument = entry.one(result, "instrument", form.instrument());
         WishKind kind = form.kind() == null ? WishKind.STRINGS : form.kind();
         Integer minutes = null;
         if (kind == WishKind.OTHER) {
@@ -129,15 +132,6 @@ class AskController {
         }
     }
 
-    private Optional<UUID> instrument(AskForm form, BindingResult result) {
-        Set<UUID> meant = form.instrument().isBlank() ? Set.of() : instruments.meant(form.instrument(), 2);
-        if (meant.size() != 1) {
-            result.rejectValue("instrument", meant.isEmpty() ? "ask.instrument.unknown" : "ask.instrument.several");
-            return Optional.empty();
-        }
-        return meant.stream().findFirst();
-    }
-
     /** What was asked for is done, or not wanted any more. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/week/ask/{id}/done")
@@ -167,7 +161,7 @@ class AskController {
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/week/away")
     String away(@ModelAttribute("form") AskForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        Optional<UUID> instrument = instrument(form, result);
+        Optional<UUID> instrument = entry.one(result, "instrument", form.instrument());
         Optional<LocalDate> from = Entry.date(result, "from", form.from(), today(), today().plusYears(1));
         Optional<LocalDate> until =
                 from.flatMap(day -> Entry.date(result, "until", form.until(), day, day.plusYears(1)));
