@@ -33,7 +33,6 @@ class ScreenshotsIT extends RunningApplication {
                     "/instruments/" + violin
                             + "/choose?string=II&sound%5BDARK_BRIGHT%5D=FIRST_A_LITTLE&limits=NO_TENSER",
                     "choose");
-            visit(page, "/instruments/new?size=VIOLA+16", "new");
             visit(page, "/bench/" + run, "bench");
             UUID settling = database.sql(
                             "select id from fitted_string where instrument_id = ? and position = 'II' and removed_at is null")
@@ -43,6 +42,7 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/settling/" + settling, "settling");
             visit(page, "/diary", "diary");
             visit(page, "/week", "week");
+            visit(page, "/lend", "lend");
             visit(page, "/drawer", "drawer");
             visit(page, "/buying", "buying");
             visit(page, "/lives/" + kind("Sluice") + "?with=" + kind("Weir"), "lives");
