@@ -9,6 +9,7 @@ import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import rosinedpeg.core.setup.Family;
 
 /** The instruments of the workshop, as they are kept. */
 interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
@@ -20,6 +21,12 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
     /** Those of some ids that this workshop has. */
     List<InstrumentEntity> findByIdIn(Collection<UUID> ids);
+
+    /** Those of some ids that are of a size and on the rack, in the order of their names. */
+    @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
+            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.id in :ids and one.family = :family"
+            + " and one.size = :size and one.retiredAt is null order by one.name")
+    List<Listed> sized(Collection<UUID> ids, Family family, String size, Limit most);
 
     /** Those on the rack whose name begins so, in small letters. */
     @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"

@@ -41,6 +41,7 @@ import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
+import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
@@ -640,6 +641,14 @@ public class Instruments implements LogSource {
         return ids.isEmpty()
                 ? Map.of()
                 : instruments.listed(ids).stream().collect(Collectors.toMap(Listed::id, Listed::name));
+    }
+
+    /** {@return what those of some instruments are called that are of a size and on the rack, by their ids and in the order of their names; no more than so many} */
+    public Map<UUID, String> sized(Collection<UUID> ids, Size size, int most) {
+        return ids.isEmpty()
+                ? Map.of()
+                : instruments.sized(ids, size.family(), size.code(), Limit.of(most)).stream()
+                        .collect(Collectors.toMap(Listed::id, Listed::name, (one, same) -> one, LinkedHashMap::new));
     }
 
     /** {@return whether another one than that has that name} */

@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -61,9 +60,7 @@ public class Lending implements LogSource, NotAtHand {
     /** The most instruments a shelf holds. */
     static final int MOST_ON_SHELF = 5000;
 
-    /** So many that are at home are looked at for a spare, and so many told. */
-    private static final int MOST_LOOKED_AT = 200;
-
+    /** So many are told that could stand in for an instrument. */
     private static final int MOST_SPARES = 4;
 
     private final ShelfInstrumentRepository shelf;
@@ -163,19 +160,14 @@ public class Lending implements LogSource, NotAtHand {
      *     order of their names; a few of them
      */
     public Map<UUID, String> spares(Instrument like, LocalDate from, LocalDate until) {
-        List<UUID> shelved = List.copyOf(onShelf().keySet());
+        List<UUID> shelved = shelf.ids(Limit.of(MOST_ON_SHELF));
         Set<UUID> taken = loans.outBetween(shelved, from, until).stream()
                 .map(LoanEntity::instrumentId)
                 .collect(Collectors.toSet());
         List<UUID> here = shelved.stream()
                 .filter(id -> !taken.contains(id) && !id.equals(like.id()))
-                .limit(MOST_LOOKED_AT)
                 .toList();
-        return instruments.of(here).values().stream()
-                .filter(one -> one.setUp().size().equals(like.setUp().size()) && one.fullyStrung())
-                .sorted(Comparator.comparing(Instrument::name))
-                .limit(MOST_SPARES)
-                .collect(Collectors.toMap(Instrument::id, Instrument::name, (one, same) -> one, LinkedHashMap::new));
+        return instruments.sized(here, like.setUp().size(), MOST_SPARES);
     }
 
     // --- loans -------------------------------------------------------------------------------------------------------
@@ -287,6 +279,7 @@ public class Lending implements LogSource, NotAtHand {
             return;
         }
         putOnShelf(instrumentId);
+        shelf.lock(instrumentId);
         mustBeFree(instrumentId, days, press);
         BorrowerEntity who = borrowers
                 .findFirstByNameIgnoreCase(borrower)
@@ -350,6 +343,7 @@ public class Lending implements LogSource, NotAtHand {
     @Transactional
     void keepUntil(UUID id, int seen, LocalDate until) {
         LoanEntity loan = asSeen(id, seen);
+        shelf.lock(loan.instrumentId());
         mustBeFree(loan.instrumentId(), Loan.of(loan.days().from(), until), id);
         loan.keepUntil(until);
         flush(loan);
@@ -416,6 +410,7 @@ public class Lending implements LogSource, NotAtHand {
         if (loan.outAt().isPresent()) {
             return;
         }
+        shelf.lock(loan.instrumentId());
         mustBeHere(loan.instrumentId(), id);
         mustBeFree(loan.instrumentId(), Loan.of(on, loan.days().until()), id);
         loan.goesWith(withIt);
