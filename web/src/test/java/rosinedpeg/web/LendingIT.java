@@ -233,6 +233,18 @@ class LendingIT extends InRequests {
         assertThat(get(keeper, "/lend/loans/" + loan)).hasStatus(404);
     }
 
+    /** What is promised to the next is another thing than what is still out; and three years are three years from whichever day it goes. */
+    @Test
+    void itGoesOutOnADayThatIsItsOwn() throws Exception {
+        lend("Loan 1", "Village 3", 0, 5);
+        UUID loan = lend("Loan 1", "Village 4", 10, 1000);
+        assertThat(refusal(keeper, "/lend/loans/" + loan + "/look", look(PEGS_WELL, 0)))
+                .contains("Village 3 has it or is promised it")
+                .doesNotContain("still out");
+        assertThat(refusal(keeper, "/lend/loans/" + loan + "/look", look(PEGS_WELL, -200)))
+                .contains(day(1000 - 3 * 366));
+    }
+
     /** Addresses are typed too, and forms sent that no page has. */
     @Test
     void daysThatNoLoanReachesAndLoansThatAreOverChangeNothing() throws Exception {

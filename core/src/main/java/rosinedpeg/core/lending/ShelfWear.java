@@ -17,6 +17,7 @@ import rosinedpeg.core.estimate.Interval;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.wear.Wear;
 
 /**
  * What wears while instruments are out: how often each finding was there when one came back, that was not there when it went out.
@@ -35,10 +36,16 @@ public record ShelfWear(int loans, long daysOut, List<Worn> found) {
     private static final double BELOW = 0.05;
 
     private static final double JEFFREYS = 0.5;
+    private static final double HOURS_OF_A_DAY = 24;
 
     /** Copies the list. */
     public ShelfWear {
         found = List.copyOf(found);
+    }
+
+    /** {@return how long those were out together, in months} */
+    public double monthsOut() {
+        return daysOut * HOURS_OF_A_DAY / Wear.HOURS_PER_MONTH;
     }
 
     /**

@@ -39,7 +39,9 @@ import rosinedpeg.core.strings.StringSpec;
  */
 public record Sittings(List<Sitting> sittings, boolean inTime) {
 
-    /** A set is divided into no more sittings. */
+    /** A set is divided into so many sittings at least. */
+    public static final int FEWEST = 2;
+    /** And into no more. */
     public static final int MOST = 3;
 
     /** So many days ahead the last sitting may be. */
@@ -111,8 +113,9 @@ public record Sittings(List<Sitting> sittings, boolean inTime) {
             replacements = Position.inOrder(replacements);
             shut = Set.copyOf(shut);
             performances = List.copyOf(performances);
-            if (sittings < 2 || sittings > MOST) {
-                throw new IllegalArgumentException("sittings is " + sittings + "; it must be 2 to " + MOST);
+            if (sittings < FEWEST || sittings > MOST) {
+                throw new IllegalArgumentException(
+                        "sittings is " + sittings + "; it must be " + FEWEST + " to " + MOST);
             }
             if (replacements.size() < sittings) {
                 throw new IllegalArgumentException("replacements are " + replacements.size()

@@ -32,7 +32,6 @@ import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
-import rosinedpeg.web.platform.Say;
 
 /** The shelf as a whole: what is out, what is lent next, the turn of a term, and what wears. */
 @Controller
@@ -50,7 +49,7 @@ class LendController {
     private final LendPages pages;
     private final Instruments instruments;
     private final InstrumentEntry entry;
-    private final Say say;
+    private final LendWords lendWords;
     private final Clock clock;
 
     LendController(
@@ -59,14 +58,14 @@ class LendController {
             LendPages pages,
             Instruments instruments,
             InstrumentEntry entry,
-            Say say,
+            LendWords lendWords,
             Clock clock) {
         this.lending = lending;
         this.borrowers = borrowers;
         this.pages = pages;
         this.instruments = instruments;
         this.entry = entry;
-        this.say = say;
+        this.lendWords = lendWords;
         this.clock = clock;
     }
 
@@ -181,7 +180,7 @@ class LendController {
                     form.out());
             Constraint.LOAN_ONCE.once(() -> twice(lend));
         } catch (TakenException taken) {
-            tell(result, "from", taken);
+            result.rejectValue("from", "lend.overlaps", lendWords.whose(taken), null);
             return show(model);
         }
         return "redirect:/lend/loans/" + press;
@@ -193,20 +192,11 @@ class LendController {
             work.run();
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.BORROWER_NAME.isViolatedBy(complaint)
-                    && !Constraint.SHELF_INSTRUMENT_ONCE.isViolatedBy(complaint)
-                    && !Constraint.LOAN_DAYS_TAKEN.isViolatedBy(complaint)) {
+                    && !Constraint.SHELF_INSTRUMENT_ONCE.isViolatedBy(complaint)) {
                 throw complaint;
             }
             work.run();
         }
-    }
-
-    private void tell(BindingResult result, String field, TakenException taken) {
-        result.rejectValue(
-                field,
-                taken.borrower().isEmpty() ? "lend.overlaps.somebody" : "lend.overlaps",
-                new Object[] {taken.borrower(), say.day(taken.from()), say.day(taken.until())},
-                null);
     }
 
     /**
@@ -249,7 +239,7 @@ class LendController {
                 redirect.addFlashAttribute("noticeOf", seen.size());
                 return "redirect:/lend/turn?day=" + turn;
             } catch (TakenException taken) {
-                tell(result, "until", taken);
+                result.rejectValue("until", "lend.overlaps", lendWords.whose(taken), null);
             } catch (OptimisticLockingFailureException meanwhile) {
                 result.rejectValue("stay", "turn.meanwhile");
             } catch (IllegalArgumentException tooLong) {

@@ -231,7 +231,7 @@ class LendPages {
      * @param home what stands on the shelf and is promised to nobody in the days of the turn
      * @param around how many days before and after belong to it
      * @param today the day
-     * @param more whether there are more loans than are looked at
+     * @param most how many loans are looked at, where there are more; 0 where all are
      */
     record TurnPage(
             LocalDate turn,
@@ -239,7 +239,7 @@ class LendPages {
             List<String> home,
             int around,
             LocalDate today,
-            boolean more) {}
+            int most) {}
 
     /** {@return the day on which most of what is out is to be back; today when nothing is out} */
     LocalDate likelyTurn() {
@@ -277,7 +277,13 @@ class LendPages {
         open.stream()
                 .filter(lent -> lent.isOut() || Turn.of(lent.days(), false, turn, today) == Turn.Does.GOES_OUT)
                 .forEach(lent -> home.remove(lent.instrumentId()));
-        return new TurnPage(turn, groups, List.copyOf(home.values()), Turn.AROUND_DAYS, today, open.size() > MOST_OPEN);
+        return new TurnPage(
+                turn,
+                groups,
+                List.copyOf(home.values()),
+                Turn.AROUND_DAYS,
+                today,
+                open.size() > MOST_OPEN ? MOST_OPEN : 0);
     }
 
     private AtTurn atTurn(Lent lent, List<Lent> open, Map<UUID, Standing> standings) {

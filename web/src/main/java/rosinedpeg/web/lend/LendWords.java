@@ -8,6 +8,7 @@ import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.inspection.LookOver;
 import rosinedpeg.core.lending.ShelfWear;
 import rosinedpeg.web.findings.FindingWords;
+import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
 /** The shelf in words. In templates: {@code @lendWords}. */
@@ -18,10 +19,18 @@ class LendWords {
 
     private final Words words;
     private final FindingWords findings;
+    private final Say say;
 
-    LendWords(Words words, FindingWords findings) {
+    LendWords(Words words, FindingWords findings, Say say) {
         this.words = words;
         this.findings = findings;
+        this.say = say;
+    }
+
+    /** {@return whose an instrument is, from when and until when, as a sentence about it wants them} */
+    Object[] whose(TakenException taken) {
+        String who = taken.borrower().isEmpty() ? words.say("lend.somebody") : taken.borrower();
+        return new Object[] {who, say.day(taken.from()), say.day(taken.until())};
     }
 
     /** {@return a moment of the look, as 1:05} */

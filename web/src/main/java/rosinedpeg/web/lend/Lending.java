@@ -17,7 +17,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
-import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -45,7 +44,6 @@ import rosinedpeg.web.instrument.Off;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.pegs.PegLook;
 import rosinedpeg.web.pegs.PegLooks;
-import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
@@ -311,24 +309,13 @@ public class Lending implements LogSource, NotAtHand {
                 });
     }
 
-    /** Where somebody else lent it at that very moment, only the database knows. */
-    private void flush(LoanEntity loan) {
-        try {
-            loans.flush();
-        } catch (DataIntegrityViolationException complaint) {
-            if (Constraint.LOAN_DAYS_TAKEN.isViolatedBy(complaint) || Constraint.LOAN_ONE_OUT.isViolatedBy(complaint)) {
-                throw new TakenException("", loan.days().from(), loan.days().until());
-            }
-            throw complaint;
-        }
-    }
-
     private TakenException taken(LoanEntity other) {
         Lent lent = lent(List.of(other)).get(0);
         return new TakenException(
                 lent.borrower().orElse(""),
                 lent.days().from(),
-                lent.days().backOn().orElse(lent.days().until()));
+                lent.days().backOn().orElse(lent.days().until()),
+                lent.isOut());
     }
 
     /**
@@ -346,7 +333,7 @@ public class Lending implements LogSource, NotAtHand {
         shelf.lock(loan.instrumentId());
         mustBeFree(loan.instrumentId(), Loan.of(loan.days().from(), until), id);
         loan.keepUntil(until);
-        flush(loan);
+        loans.flush();
     }
 
     /** Several stay out until another day: all of them, or none when one cannot. */
@@ -415,7 +402,7 @@ public class Lending implements LogSource, NotAtHand {
         mustBeFree(loan.instrumentId(), Loan.of(on, loan.days().until()), id);
         loan.goesWith(withIt);
         loan.out(on, moment(on), CurrentWorkshop.recordedBy(), kept(look));
-        flush(loan);
+        loans.flush();
         record(loan, look, on);
     }
 
@@ -433,7 +420,7 @@ public class Lending implements LogSource, NotAtHand {
             return;
         }
         loan.back(on, moment(on), CurrentWorkshop.recordedBy(), kept(look));
-        flush(loan);
+        loans.flush();
         record(loan, look, on);
     }
 

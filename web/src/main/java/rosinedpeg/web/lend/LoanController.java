@@ -47,14 +47,23 @@ class LoanController {
     private final LendPages pages;
     private final Instruments instruments;
     private final Words words;
+    private final LendWords lendWords;
     private final Say say;
     private final Clock clock;
 
-    LoanController(Lending lending, LendPages pages, Instruments instruments, Words words, Say say, Clock clock) {
+    LoanController(
+            Lending lending,
+            LendPages pages,
+            Instruments instruments,
+            Words words,
+            LendWords lendWords,
+            Say say,
+            Clock clock) {
         this.lending = lending;
         this.pages = pages;
         this.instruments = instruments;
         this.words = words;
+        this.lendWords = lendWords;
         this.say = say;
         this.clock = clock;
     }
@@ -80,8 +89,7 @@ class LoanController {
                         lent.outLook()
                                 .flatMap(out -> lent.backLook()
                                         .map(back -> ConditionChange.between(out.findings(), back.findings()))),
-                        lent.days().lateDays(today()),
-                        today()),
+                        lent.days().lateDays(today())),
                 model);
         return "lend/loan";
     }
@@ -106,18 +114,13 @@ class LoanController {
                 redirect.addFlashAttribute("notice", "loan.kept");
                 redirect.addFlashAttribute("noticeOf", say.day(until.get()));
             } catch (TakenException taken) {
-                result.rejectValue("until", "lend.overlaps", whose(taken), null);
+                result.rejectValue("until", "lend.overlaps", lendWords.whose(taken), null);
             } catch (OptimisticLockingFailureException meanwhile) {
                 redirect.addFlashAttribute("notice", "changed.meanwhile");
                 redirect.addFlashAttribute("noticeOf", say.day(until.get()));
             }
         }
         return result.hasErrors() ? show(lent, model) : "redirect:/lend/loans/" + id;
-    }
-
-    private Object[] whose(TakenException taken) {
-        String who = taken.borrower().isEmpty() ? words.say("lend.somebody") : taken.borrower();
-        return new Object[] {who, say.day(taken.from()), say.day(taken.until())};
     }
 
     /** It does not go out after all. */
@@ -202,8 +205,12 @@ class LoanController {
         if (lent.isOut()) {
             return Entry.date(result, "on", form.on(), days.from(), today);
         }
-        LocalDate earliest = today.minusDays(Loan.LONGEST_DAYS);
-        return Entry.date(result, "on", form.on(), earliest, days.until().isBefore(today) ? days.until() : today);
+        return Entry.date(
+                result,
+                "on",
+                form.on(),
+                days.until().minusDays(Loan.LONGEST_DAYS),
+                days.until().isBefore(today) ? days.until() : today);
     }
 
     private void hand(
@@ -221,11 +228,16 @@ class LoanController {
                 lending.comesBack(lent.id(), look, on);
             }
         } catch (TakenException taken) {
-            result.rejectValue("on", "lend.stillOut", whose(taken), null);
+            result.rejectValue("on", taken.out() ? "lend.stillOut" : "lend.overlaps", lendWords.whose(taken), null);
             return;
         } catch (OptimisticLockingFailureException meanwhile) {
-            // Pressed twice at one moment, or by two: what the other one recorded is there.
-            redirect.addFlashAttribute("notice", "loan.meanwhile");
+            Lent now = lending.get(lent.id());
+            if (now.isPromised() == out && now.backAt().isEmpty()) {
+                result.rejectValue("on", "look.meanwhile");
+            } else {
+                // Pressed twice at one moment, or by two: what the other one recorded is there.
+                redirect.addFlashAttribute("notice", "loan.meanwhile");
+            }
             return;
         }
         redirect.addFlashAttribute("notice", out ? "loan.out" : "loan.back");
@@ -268,8 +280,7 @@ class LoanController {
                         lent,
                         instrument.setUp(),
                         List.copyOf(lent.withIt()),
-                        instrument.setUp().size().forChildren(),
-                        today()),
+                        instrument.setUp().size().forChildren()),
                 model);
         return "lend/slip";
     }
@@ -312,8 +323,7 @@ class LoanController {
     }
 
     /** A loan. */
-    private record LoanPage(
-            Lent lent, Map<Position, LocalDate> due, Optional<ConditionChange> change, long late, LocalDate today) {}
+    private record LoanPage(Lent lent, Map<Position, LocalDate> due, Optional<ConditionChange> change, long late) {}
 
     /** A look over an instrument. */
     private record LookPage(
@@ -349,5 +359,5 @@ class LoanController {
     }
 
     /** A slip. */
-    private record SlipPage(Lent lent, SetUp setUp, List<WithIt> things, boolean childs, LocalDate today) {}
+    private record SlipPage(Lent lent, SetUp setUp, List<WithIt> things, boolean childs) {}
 }

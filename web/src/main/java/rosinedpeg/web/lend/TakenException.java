@@ -10,6 +10,7 @@ class TakenException extends RuntimeException {
     private final String borrower;
     private final LocalDate from;
     private final LocalDate until;
+    private final boolean out;
 
     /**
      * Whose it is.
@@ -17,12 +18,14 @@ class TakenException extends RuntimeException {
      * @param borrower who has or is promised it; empty when that was removed
      * @param from from when
      * @param until until when
+     * @param out whether they have it now
      */
-    TakenException(String borrower, LocalDate from, LocalDate until) {
+    TakenException(String borrower, LocalDate from, LocalDate until, boolean out) {
         super("lent from " + from + " until " + until);
         this.borrower = borrower;
         this.from = from;
         this.until = until;
+        this.out = out;
     }
 
     String borrower() {
@@ -35,5 +38,9 @@ class TakenException extends RuntimeException {
 
     LocalDate until() {
         return until;
+    }
+
+    boolean out() {
+        return out;
     }
 }

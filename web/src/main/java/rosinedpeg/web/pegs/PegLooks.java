@@ -26,7 +26,7 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 @Transactional(readOnly = true)
 public class PegLooks implements LogSource {
 
-    /** So many of the latest looks are asked for what wants treatment. */
+    /** So many of the latest looks that found something are asked for what wants treatment. */
     private static final int MOST_LOOKS = 400;
 
     private final Instruments instruments;

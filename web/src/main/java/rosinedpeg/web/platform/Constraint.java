@@ -1,10 +1,7 @@
 package rosinedpeg.web.platform;
 
 import java.util.Locale;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import org.hibernate.exception.ConstraintViolationException;
-import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 
 /** A rule of the schema that two requests at one moment can run into. It has the same name there, in small letters. */
@@ -56,13 +53,7 @@ public enum Constraint {
     /** Two of a workshop that borrow are called the same. */
     BORROWER_NAME,
     /** An instrument was lent twice by one press. */
-    LOAN_ONCE,
-    /** Two loans of one instrument share a day. */
-    LOAN_DAYS_TAKEN,
-    /** Two have an instrument at one moment. */
-    LOAN_ONE_OUT;
-
-    private static final Pattern EXCLUSION = Pattern.compile("violates exclusion constraint \"(\\w+)\"");
+    LOAN_ONCE;
 
     /** {@return its name in the schema} */
     public String inSchema() {
@@ -72,15 +63,7 @@ public enum Constraint {
     /** {@return whether this is what the database complains about} */
     public boolean isViolatedBy(DataIntegrityViolationException complaint) {
         return complaint.getCause() instanceof ConstraintViolationException violation
-                        && inSchema().equals(violation.getConstraintName())
-                || inSchema().equals(excluded(complaint));
-    }
-
-    /** Hibernate knows the names of all constraints but those of exclusion; before any value, the database's sentence has it. */
-    private static @Nullable String excluded(DataIntegrityViolationException complaint) {
-        Matcher sentence = EXCLUSION.matcher(
-                String.valueOf(complaint.getMostSpecificCause().getMessage()));
-        return sentence.find() ? sentence.group(1) : null;
+                && inSchema().equals(violation.getConstraintName());
     }
 
     /**

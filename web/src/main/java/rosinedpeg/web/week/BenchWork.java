@@ -287,12 +287,10 @@ class BenchWork {
     private static Change change(Look look, Standing standing, List<StringOn> strings) {
         List<SafeChange.Performance> performances = look.performances(standing.id());
         // What is changed together holds when the slowest of it does.
-        Optional<StringCore> slowest = strings.isEmpty() ? Optional.empty() : Optional.of(slowest(strings));
         List<StringsWindow.Due> due = strings.stream()
                 .map(string -> {
                     Instant dueAt = string.dueAt(look.now);
-                    return new StringsWindow.Due(
-                            dueAt, SafeChange.of(slowest.orElseThrow(), performances, dueAt, look.now));
+                    return new StringsWindow.Due(dueAt, SafeChange.of(slowest(strings), performances, dueAt, look.now));
                 })
                 .toList();
         Optional<Occasion> played = due.stream()
@@ -402,6 +400,7 @@ class BenchWork {
                                 ? UsualWork.ofPegService(family).kit()
                                 : Set.of(),
                         minutes,
+                        from(wish, look.today),
                         wish.byDay().filter(day -> day.isBefore(look.furthest)).orElse(look.furthest),
                         Optional.empty(),
                         Optional.of(wish)));
@@ -426,6 +425,7 @@ class BenchWork {
             List<Position> strings,
             Set<Material> kit,
             Map<String, Interval> minutes,
+            LocalDate earliest,
             LocalDate latest,
             Optional<OwedWork> owed,
             Optional<Wish> wish) {
@@ -439,9 +439,9 @@ class BenchWork {
                 Optional.empty(),
                 kit,
                 minutes,
-                wish.map(one -> from(one, look.today)).orElse(look.today),
+                earliest,
                 last,
-                look.away(standing.id(), look.today, look.furthest),
+                look.away(standing.id(), earliest, look.furthest),
                 Set.of(),
                 Optional.empty(),
                 Optional.empty(),
@@ -458,21 +458,16 @@ class BenchWork {
             if (standing != null && referred.contains(one.instrumentId()) && !day.isAfter(look.furthest)) {
                 LocalDate last = day.plusDays(LOOKED_OVER_WITHIN_DAYS);
                 UsualWork usual = UsualWork.LOOKING_OVER;
-                jobs.add(new Job(
+                jobs.add(simple(
+                        look,
                         "back-" + one.id(),
                         JobKind.BACK,
-                        standing.id(),
-                        standing.name(),
+                        standing,
                         List.of(),
-                        Optional.empty(),
                         usual.kit(),
                         look.minutes(family(standing), usual.minutes()),
                         day,
                         last.isAfter(look.furthest) ? look.furthest : last,
-                        look.away(standing.id(), day, look.furthest),
-                        Set.of(),
-                        Optional.empty(),
-                        Optional.empty(),
                         Optional.empty(),
                         Optional.empty()));
             }
@@ -503,6 +498,7 @@ class BenchWork {
                         List.of(),
                         usual.kit(),
                         look.minutes(family, usual.minutes()),
+                        look.today,
                         look.furthest,
                         Optional.empty(),
                         Optional.empty()));
@@ -529,6 +525,7 @@ class BenchWork {
                             one.strings(),
                             usual.kit(),
                             look.minutes(family(standing), usual.minutes()),
+                            look.today,
                             look.furthest,
                             Optional.of(one),
                             Optional.empty()));

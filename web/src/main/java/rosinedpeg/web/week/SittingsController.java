@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -111,8 +112,8 @@ class SittingsController {
                 : Entry.date(result, "by", form.by(), from.orElse(today), today.plusYears(2));
         Map<Position, StringSpec> replacements = new EnumMap<>(Position.class);
         replacing(instrument, form).forEach((position, kind) -> replacements.put(position, kind.spec()));
-        if (form.sittings() < 2 || form.sittings() > Sittings.MOST) {
-            result.rejectValue("sittings", "entry.count.range", new Object[] {2, Sittings.MOST}, null);
+        if (form.sittings() < Sittings.FEWEST || form.sittings() > Sittings.MOST) {
+            result.rejectValue("sittings", "entry.count.range", new Object[] {Sittings.FEWEST, Sittings.MOST}, null);
         } else if (replacements.size() < form.sittings()) {
             result.rejectValue("strings", "sittings.few", new Object[] {form.sittings()}, null);
         }
@@ -180,7 +181,10 @@ class SittingsController {
                         found.map(all -> told(instrument, all, replacing)).orElse(List.of()),
                         found.map(Sittings::inTime).orElse(true),
                         looked && found.isEmpty(),
-                        Sittings.FURTHEST_DAYS),
+                        Sittings.FURTHEST_DAYS,
+                        IntStream.rangeClosed(Sittings.FEWEST, Sittings.MOST)
+                                .boxed()
+                                .toList()),
                 model);
         return "week/sittings";
     }
@@ -281,5 +285,6 @@ class SittingsController {
             List<Told> sittings,
             boolean inTime,
             boolean none,
-            int furthest) {}
+            int furthest,
+            List<Integer> many) {}
 }

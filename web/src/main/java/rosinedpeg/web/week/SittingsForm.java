@@ -4,6 +4,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.week.Sittings;
 import rosinedpeg.web.platform.Entry;
 
 /**
@@ -19,13 +20,11 @@ import rosinedpeg.web.platform.Entry;
 record SittingsForm(
         String press, Set<Position> strings, @Nullable UUID set, Integer sittings, String from, String by) {
 
-    private static final int USUALLY = 2;
-
     /** What is not sent is as on an empty form. */
     SittingsForm {
         press = press == null || press.isBlank() ? UUID.randomUUID().toString() : press;
         strings = strings == null ? Set.of() : strings;
-        sittings = sittings == null ? Integer.valueOf(USUALLY) : sittings;
+        sittings = sittings == null ? Integer.valueOf(Sittings.FEWEST) : sittings;
         from = Entry.orEmpty(from);
         by = Entry.orEmpty(by);
     }
