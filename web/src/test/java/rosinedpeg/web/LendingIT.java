@@ -283,6 +283,7 @@ class LendingIT extends InRequests {
     void whatIsOutIsLateAfterItsDayAndNobodyElsesUntilItIsBack() throws Exception {
         UUID late = lend("Loan 1", "Village 3", -30, -4, "out", "true");
         assertThat(Jsoup.parse(page(keeper, "/lend")).select("#late").text()).isEqualTo("One is late");
+        assertThat(page(keeper, "/instruments/" + violin)).contains("Not at hand today: on loan, and late");
         UUID next = lend("Loan 1", "Village 4", 0, 20);
         assertThat(refusal(keeper, "/lend/loans/" + next + "/look", look(PEGS_WELL, 0)))
                 .contains("It is still out with Village 3");

@@ -162,7 +162,8 @@ class InstrumentController {
                         clock.instant(),
                         sounds.asked(id).size(),
                         instrument.load(),
-                        NotAtHand.of(notAtHand, List.of(id), today, today)),
+                        NotAtHand.of(notAtHand, List.of(id), today, today),
+                        today),
                 model);
         return "rack/instrument";
     }

@@ -1,6 +1,7 @@
 package rosinedpeg.web.rack;
 
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -35,6 +36,7 @@ import rosinedpeg.web.measure.MeasuredArea;
  * @param asked how many of its strings, on or come off, it is asked how they sound
  * @param load what its strings put on its feet, when all of them are on
  * @param away why it is not at hand today, and until when
+ * @param today the day it is shown
  */
 record InstrumentPage(
         Instrument instrument,
@@ -52,4 +54,5 @@ record InstrumentPage(
         Instant now,
         int asked,
         Optional<FeetLoad> load,
-        List<NotAtHand.Days> away) {}
+        List<NotAtHand.Days> away,
+        LocalDate today) {}
