@@ -17,6 +17,8 @@ public enum JobKind {
     PEGS(5),
     /** Strings are due, and no date asks for new ones. */
     STRINGS_DUE(4),
+    /** Two sets take turns, and the turn of the other has come. */
+    SETS_IN_TURN(3),
     /** A step was left out on purpose and has to be made up for. */
     OWED(3),
     /** Nobody knows how old strings are. */

@@ -149,6 +149,21 @@ public record Sittings(List<Sitting> sittings, boolean inTime) {
                 .thenComparing(Way::allHold);
     }
 
+    /** {@return from when strings hold that are on by the evening of a day} */
+    static Map<Steadiness, Instant> holds(Collection<StringCore> cores, LocalDate day, ZoneId zone) {
+        Instant evening = day.plusDays(1).atStartOfDay(zone).toInstant();
+        Map<Steadiness, Instant> holds = new EnumMap<>(Steadiness.class);
+        for (Steadiness steadiness : Steadiness.values()) {
+            holds.put(
+                    steadiness,
+                    cores.stream()
+                            .map(core -> ChangeWindow.holdsFrom(core, steadiness, evening))
+                            .max(Comparator.naturalOrder())
+                            .orElseThrow());
+        }
+        return holds;
+    }
+
     private static final class Search {
 
         private final Asked asked;
@@ -200,7 +215,7 @@ public record Sittings(List<Sitting> sittings, boolean inTime) {
                 if (sittings.size() < divided.size() - 1) {
                     unlike = Math.max(unlike, Math.abs(shares.treble() - shares.bass()));
                 }
-                Sitting sitting = new Sitting(strings, day.get(), holds(cores, day.get()), shares);
+                Sitting sitting = new Sitting(strings, day.get(), holds(cores, day.get(), asked.zone()), shares);
                 sittings.add(sitting);
                 earliest = firstDayAfter(requireNonNull(sitting.holdsFor().get(Steadiness.REHEARSAL)));
             }
@@ -224,21 +239,6 @@ public record Sittings(List<Sitting> sittings, boolean inTime) {
             return earliest.datesUntil(furthest.isBefore(earliest) ? earliest : furthest)
                     .filter(day -> !closed.contains(day) && !asked.shut().contains(day))
                     .findFirst();
-        }
-
-        /** By the evening they are on. */
-        private Map<Steadiness, Instant> holds(Collection<StringCore> cores, LocalDate day) {
-            Instant evening = day.plusDays(1).atStartOfDay(asked.zone()).toInstant();
-            Map<Steadiness, Instant> holds = new EnumMap<>(Steadiness.class);
-            for (Steadiness steadiness : Steadiness.values()) {
-                holds.put(
-                        steadiness,
-                        cores.stream()
-                                .map(core -> ChangeWindow.holdsFrom(core, steadiness, evening))
-                                .max(Comparator.naturalOrder())
-                                .orElseThrow());
-            }
-            return holds;
         }
 
         private LocalDate firstDayAfter(Instant moment) {
