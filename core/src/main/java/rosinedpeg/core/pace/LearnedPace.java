@@ -7,6 +7,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
@@ -14,6 +15,8 @@ import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.DecompositionSolver;
 import org.hipparchus.linear.RealVector;
 import rosinedpeg.core.estimate.Interval;
+import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.setup.Family;
 
 /**
  * How long the next piece of work will take at this bench, from what finished work took.
@@ -51,6 +54,7 @@ public final class LearnedPace {
 
     private final Map<Part, Integer> unknowns = new HashMap<>();
     private final List<FinishedWork> counted;
+    private final Map<List<Object>, Schools> ways = new HashMap<>();
     private final DecompositionSolver precision;
     private final RealVector best;
 
@@ -83,6 +87,8 @@ public final class LearnedPace {
 
     private LearnedPace(Collection<FinishedWork> finished) {
         this.counted = finished.stream().filter(FinishedWork::counts).toList();
+        finished.forEach(one -> ways.putIfAbsent(
+                List.of(one.work().family(), one.work().person()), one.work().schools()));
         unknowns.put(WORKSHOP, 0);
         counted.forEach(one -> parts(one.work()).forEach(part -> unknowns.putIfAbsent(part, unknowns.size())));
         double[][] information = new double[unknowns.size()][unknowns.size()];
@@ -105,11 +111,24 @@ public final class LearnedPace {
     /**
      * Learns.
      *
-     * @param finished what was done; what took less than a fifth of the usual time, or more than five times it, does not count
+     * @param finished what was done, the latest first; what took less than a fifth of the usual time, or more than five times it, does not count
      * @return the pace
      */
     public static LearnedPace of(Collection<FinishedWork> finished) {
         return new LearnedPace(finished);
+    }
+
+    /**
+     * How somebody works on a family, as far as the finished work shows.
+     *
+     * @param family the family
+     * @param person who
+     * @return the ways of their latest finished work on it; empty where they finished none
+     */
+    public Optional<Schools> ways(Family family, String person) {
+        requireNonNull(family, "family");
+        requireNonNull(person, "person");
+        return Optional.ofNullable(ways.get(List.of(family, person)));
     }
 
     private static List<Part> parts(Work work) {
