@@ -26,6 +26,7 @@ import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -193,7 +194,7 @@ class AftercareIT extends InRequests {
         assertThat(mvc.get().uri("/bench/" + run).with(user(account("pit"))).exchange())
                 .bodyText()
                 .contains("III stays off");
-        in(() -> instruments.fit(violin, Position.III, kind, null, 0, Set.of(), false));
+        in(() -> instruments.fit(violin, Position.III, kind, null, Before.NOTHING, false));
         in(() -> notes.referrals(violin))
                 .forEach(referral ->
                         post(account("bench"), "/instruments/" + violin + "/notes/" + referral.id() + "/settled"));

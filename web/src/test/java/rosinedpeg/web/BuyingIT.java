@@ -22,6 +22,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
@@ -56,7 +57,7 @@ class BuyingIT extends InRequests {
                 keeper.workshopId(),
                 "Test",
                 () -> instruments.fit(
-                        id, Position.II, kind, Instant.now().minus(Duration.ofDays(daysAgo)), 0, Set.of(), false));
+                        id, Position.II, kind, Instant.now().minus(Duration.ofDays(daysAgo)), Before.NOTHING, false));
     }
 
     private int lying() {

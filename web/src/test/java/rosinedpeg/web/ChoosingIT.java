@@ -21,6 +21,7 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Off;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -58,8 +59,7 @@ class ChoosingIT extends InRequests {
                 Position.II,
                 ofKind,
                 Instant.now().minus(Duration.ofDays(daysAgo)),
-                0,
-                Set.of(),
+                Before.NOTHING,
                 false,
                 new Off(CameOff.WORN, null)));
     }

@@ -41,6 +41,7 @@ import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
@@ -184,7 +185,7 @@ class CrawlIT extends InRequests {
         Instant since = Instant.now().minus(3, ChronoUnit.DAYS);
         for (Position position : setUp.positions().subList(0, on)) {
             UUID kind = set.get(position).id();
-            instruments.fit(id, position, kind, position == Position.II ? null : since, 0, Set.of(), false);
+            instruments.fit(id, position, kind, position == Position.II ? null : since, Before.NOTHING, false);
         }
         return id;
     }

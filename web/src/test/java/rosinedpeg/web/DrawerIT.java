@@ -19,7 +19,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
@@ -58,6 +57,7 @@ import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Held;
 import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.drawer.Laid;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -113,7 +113,7 @@ class DrawerIT extends InRequests {
             replacements.keySet().stream()
                     .filter(position -> instruments.get(violin).string(position).isEmpty())
                     .forEach(position -> instruments.fit(
-                            violin, position, position.in(replacements), Instant.now(), 0, Set.of(), false));
+                            violin, position, position.in(replacements), Instant.now(), Before.NOTHING, false));
             Instrument instrument = instruments.get(violin);
             Map<Position, StringSpec> specs = replacements.keySet().stream()
                     .collect(toMap(position -> position, position -> position.in(instrument.specs())));
@@ -373,7 +373,7 @@ class DrawerIT extends InRequests {
     void aCaseIsFilledAndServesAnEmergency() throws Exception {
         UUID violin = violin(keeper, "Pit");
         UUID other = violin(keeper, "Other");
-        in(() -> instruments.fit(violin, Position.II, second, Instant.now(), 0, Set.of(), false));
+        in(() -> instruments.fit(violin, Position.II, second, Instant.now(), Before.NOTHING, false));
         String itsCase = "/instruments/" + violin + "/case";
         assertThat(post(keeper, itsCase, "wanted[II]", "x", "wanted[I]", "2"))
                 .hasStatusOk()
@@ -435,7 +435,7 @@ class DrawerIT extends InRequests {
     void aRunThatIsEndedHalfWayGivesBackWhatIsNotOn() throws Exception {
         UUID violin = violin(keeper, "Half");
         in(() -> instruments.fit(
-                violin, Position.II, second, Instant.now().minus(Duration.ofDays(70)), 0, Set.of(), false));
+                violin, Position.II, second, Instant.now().minus(Duration.ofDays(70)), Before.NOTHING, false));
         lay(second, 2);
         lay(third, 1);
         UUID run = start(violin, Map.of(Position.II, second, Position.III, third));

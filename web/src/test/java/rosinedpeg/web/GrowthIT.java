@@ -24,6 +24,7 @@ import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -60,7 +61,7 @@ class GrowthIT extends InRequests {
         List<Runnable> happenings = List.of(
                 () -> look(violin, Set.of(WearSign.WINDING_OPEN)),
                 () -> look(violin, Set.of()),
-                () -> instruments.fit(bass, Position.II, kind, Instant.now(), 0, Set.of(), false),
+                () -> instruments.fit(bass, Position.II, kind, Instant.now(), Before.NOTHING, false),
                 () -> read(bass),
                 () -> instruments.takeOff(bass, Position.I, true, null),
                 () -> notes.write(violin, new Note.Written("A crack by the f-hole"), true),

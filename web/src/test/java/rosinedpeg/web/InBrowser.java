@@ -10,7 +10,6 @@ import java.time.temporal.ChronoUnit;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
@@ -22,6 +21,7 @@ import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Demand;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.kinds.StringKind;
@@ -72,7 +72,7 @@ abstract class InBrowser extends RunningApplication {
         Map<Position, StringKind> set =
                 kinds.usual(instruments.get(id).setUp()).values().iterator().next();
         Instant since = Instant.now().minus(30, ChronoUnit.DAYS);
-        set.forEach((position, kind) -> instruments.fit(id, position, kind.id(), since, 0, Set.of(), false));
+        set.forEach((position, kind) -> instruments.fit(id, position, kind.id(), since, Before.NOTHING, false));
         return id;
     }
 

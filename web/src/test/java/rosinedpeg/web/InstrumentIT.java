@@ -265,7 +265,7 @@ class InstrumentIT extends RunningApplication {
         assertThat(first.split("<article")).hasSize(21);
         assertThat(first.indexOf("Pit 8 cello")).isLessThan(first.indexOf("Pit 3 violin"));
         assertThat(first)
-                .contains("46 instruments, 7 want hands", "Find by name", "Show more, 26 left")
+                .contains("46 instruments, 6 want hands", "Find by name", "Show more, 26 left")
                 .doesNotContain("Shelf 20");
         String rest = page("/?from=40");
         assertThat(rest.split("<article")).hasSize(7);

@@ -6,7 +6,6 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
 import java.util.regex.Pattern;
@@ -19,6 +18,7 @@ import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Off;
 import rosinedpeg.web.instrument.StringOn;
@@ -57,7 +57,13 @@ class LivesIT extends InRequests {
     /** One goes on so many days ago; the one before it came off for that reason. */
     private void fit(int daysAgo, Off before) {
         in(() -> instruments.fit(
-                violin, Position.II, kind, Instant.now().minus(Duration.ofDays(daysAgo)), 0, Set.of(), false, before));
+                violin,
+                Position.II,
+                kind,
+                Instant.now().minus(Duration.ofDays(daysAgo)),
+                Before.NOTHING,
+                false,
+                before));
     }
 
     private StringOn on() {
@@ -149,8 +155,7 @@ class LivesIT extends InRequests {
                     Position.II,
                     kind,
                     Instant.now().minus(Duration.ofDays(days)),
-                    0,
-                    Set.of(),
+                    Before.NOTHING,
                     false,
                     days == 600 ? null : WORN));
         }

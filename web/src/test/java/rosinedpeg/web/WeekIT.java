@@ -1,17 +1,23 @@
 package rosinedpeg.web;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
+import static java.util.Objects.requireNonNull;
+import static java.util.stream.Collectors.toMap;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assumptions.assumeThat;
 
+import java.net.URLDecoder;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -30,8 +36,11 @@ import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.bench.Reason;
+import rosinedpeg.web.bench.Run;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -350,8 +359,7 @@ class WeekIT extends InRequests {
                         Position.II,
                         kind(keeper, "II"),
                         Instant.now().minus(Duration.ofDays(daysAgo)),
-                        0,
-                        Set.of(),
+                        Before.NOTHING,
                         false));
     }
 
@@ -585,6 +593,73 @@ class WeekIT extends InRequests {
                 .list()) {
             assertThat(day(wish)).hasValueSatisfying(day -> assertThat(days).contains(day));
         }
+    }
+
+    /** Two sets in turn: told, waited for, planned with the set that rests; and whatever goes on again is as old as it was. */
+    @Test
+    void twoSetsTakeTurns() throws Exception {
+        UUID violin = violin(keeper, "One");
+        String path = "/instruments/" + violin + "/two-sets";
+        assertThat(page(keeper, path))
+                .contains("The drawer has nothing for I, II, III and IV", "Nobody knows since when")
+                .doesNotContain("Let them take turns");
+        Map<Position, UUID> kinds = in(() -> instruments.get(violin).strings().stream()
+                .collect(toMap(StringOn::position, string -> string.kind().id())));
+        for (int daysAgo : new int[] {40, 10}) {
+            kinds.forEach((position, kind) -> in(() -> instruments.fit(
+                    violin,
+                    position,
+                    kind,
+                    Instant.now().minus(Duration.ofDays(daysAgo)),
+                    Before.NOTHING,
+                    daysAgo < 40)));
+        }
+        assertThat(page(keeper, path + "?weeks=27&from=never")).contains("whole number from 1 to 26", "A day from");
+        Document told = Jsoup.parse(page(keeper, path));
+        assertThat(told.select(".sets-line").first().text())
+                .startsWith(
+                        DateTimeFormatter.ofPattern("EEE d MMM", Locale.ENGLISH).format(today.plusDays(18)))
+                .contains("The set from the drawer goes on");
+        for (int twice = 0; twice < 2; twice++) {
+            assertThat(post(keeper, path, "weeks", "2", "from", day(0))).hasStatus(302);
+        }
+        assertThat(page(keeper, path)).contains("each is on for 2 weeks", "Change the turns");
+        assertThat(week().getElementById("turn-" + violin).text()).contains("the other set goes on", "its turn");
+        String plan = URLDecoder.decode(
+                requireNonNull(get(keeper, path + "/next").getResponse().getRedirectedUrl()), UTF_8);
+        assertThat(in(() -> instruments.get(violin))
+                        .mostWorn()
+                        .orElseThrow()
+                        .wear()
+                        .months())
+                .isBetween(0.3, 0.35);
+        Document form = Jsoup.parse(page(keeper, plan));
+        List<String> fields = new ArrayList<>();
+        form.select("form.plan-grid").first().select("input, select").forEach(field -> {
+            boolean off = field.attr("type").matches("checkbox|radio") && !field.hasAttr("checked");
+            String value = field.is("select") ? field.select("option[selected]").attr("value") : field.val();
+            if (!off && !field.attr("name").isEmpty()) {
+                fields.addAll(List.of(field.attr("name"), value));
+            }
+        });
+        assertThat(post(keeper, "/instruments/" + violin + "/plan", fields.toArray(String[]::new)))
+                .hasStatus(302);
+        UUID run = in(() -> benches.openFor(violin)).orElseThrow();
+        assertThat(week().getElementById("turn-" + violin)).isNull();
+        Run begun = in(() -> benches.get(run));
+        for (Step step : begun.state().plan().steps()) {
+            in(() ->
+                    benches.record(run, Press.now(UUID.randomUUID(), step.index()), new BenchEntry.Done(step.index())));
+        }
+        assertThat(in(() -> instruments.get(violin)).strings())
+                .hasSize(4)
+                .allSatisfy(string -> assertThat(string.wear().months()).isBetween(0.95, 1.05))
+                .allSatisfy(string -> assertThat(string.hours()).isPositive());
+        assertThat(Jsoup.parse(page(keeper, "/week?from=" + day(14))).getElementById("turn-" + violin))
+                .isNotNull();
+        assertThat(page(keeper, path)).contains("Rests in the drawer").doesNotContain("none in the drawer");
+        assertThat(post(keeper, path + "/end")).hasStatus(302);
+        assertThat(week().getElementById("turn-" + violin)).isNull();
     }
 
     /** Pegs that stick are work until they were treated. */

@@ -29,13 +29,13 @@ import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.wear.CameOff;
-import rosinedpeg.core.wear.Wear;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.bench.RunEntity.Outcome;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Off;
 import rosinedpeg.web.instrument.OldString;
@@ -106,8 +106,7 @@ class RunClosing {
                     position,
                     position.in(finished.replacements()),
                     cameToPitch(finished, position),
-                    before.flatMap(OldString::wear).map(Wear::hours).orElse(0.0),
-                    before.map(OldString::signs).orElse(Set.of()),
+                    before.map(Before::of).orElse(Before.NOTHING),
                     keeps(run, finished, position),
                     off(run, finished, position));
         }

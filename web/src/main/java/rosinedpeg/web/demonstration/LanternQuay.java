@@ -67,6 +67,7 @@ import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Laid;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
@@ -83,6 +84,7 @@ import rosinedpeg.web.settling.Settlings;
 import rosinedpeg.web.sound.Sounds;
 import rosinedpeg.web.week.BenchTimes;
 import rosinedpeg.web.week.BenchWeek;
+import rosinedpeg.web.week.InTurn;
 import rosinedpeg.web.week.WishKind;
 import rosinedpeg.web.week.Wishes;
 
@@ -122,6 +124,7 @@ class LanternQuay implements ApplicationRunner {
     private final Purchases purchases;
     private final BenchTimes benchTimes;
     private final Wishes wishes;
+    private final InTurn inTurn;
     private final BenchWeek benchWeek;
     private final Lending lending;
     private final Clock clock;
@@ -144,6 +147,7 @@ class LanternQuay implements ApplicationRunner {
             Purchases purchases,
             BenchTimes benchTimes,
             Wishes wishes,
+            InTurn inTurn,
             BenchWeek benchWeek,
             Lending lending,
             Clock clock,
@@ -164,6 +168,7 @@ class LanternQuay implements ApplicationRunner {
         this.purchases = purchases;
         this.benchTimes = benchTimes;
         this.wishes = wishes;
+        this.inTurn = inTurn;
         this.benchWeek = benchWeek;
         this.lending = lending;
         this.clock = clock;
@@ -282,7 +287,7 @@ class LanternQuay implements ApplicationRunner {
         UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit2, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 326.0));
         seasons.fit(pit2, List.of(sluice, weir, weir), sluice, Map.of(I, 40, II, 90, III, 50, IV, 50), 1);
-        UUID settling = instruments.fit(pit2, II, II.in(sluice).id(), hoursAgo(19), 0, Set.of(), true);
+        UUID settling = instruments.fit(pit2, II, II.in(sluice).id(), hoursAgo(19), Before.NOTHING, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(17.5), -63, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(14), -48, true);
         settlings.read(settling, UUID.randomUUID(), hoursAgo(3), -71, true);
@@ -296,7 +301,7 @@ class LanternQuay implements ApplicationRunner {
 
         UUID pit4 = fiveStrings();
         seasons.fit(pit4, List.of(sluice, sluice), sluice, Map.of(I, 30, II, 45, III, 45, IV, 45), 1.15);
-        instruments.fit(pit4, V, strings.lowC("Sluice").id(), daysAgo(45), 0, Set.of(), false);
+        instruments.fit(pit4, V, strings.lowC("Sluice").id(), daysAgo(45), Before.NOTHING, false);
 
         UUID pit5 = add("Pit 5 viola", Family.VIOLA, "16½", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         seasons.fit(pit5, List.of(reed, heron, heron), reed, Map.of(I, 60, II, 140, III, 70, IV, 70), 1.05);
@@ -306,7 +311,11 @@ class LanternQuay implements ApplicationRunner {
         measure(pit6, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 371.0, of(Quantity.BRIDGE_HEIGHT), 38.5));
         measure(pit6, 1, Map.of(of(Quantity.BRIDGE_GAP), 2.1));
         lookAtPeg(pit6, II, 4, Set.of(PegSign.CREEPS_BACK, PegSign.BOTH_BANDS_SHINY));
-        seasons.fit(pit6, List.of(reed, reed, heron), reed, Map.of(I, 80, II, 80, III, 115, IV, 80), 1);
+        seasons.fit(pit6, List.of(reed, reed, heron), reed, Map.of(I, 38, II, 38, III, 38, IV, 38), 1);
+        // Its two sets take turns; the one that was on before rests in the drawer.
+        heron.forEach(
+                (position, kind) -> instruments.fit(pit6, position, kind.id(), daysAgo(12), Before.NOTHING, true));
+        inTurn.begin(pit6, 2, clock.instant().atZone(ZONE).toLocalDate());
 
         UUID pit8 = add("Pit 8 cello", Family.CELLO, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(
@@ -319,7 +328,12 @@ class LanternQuay implements ApplicationRunner {
                         of(Quantity.LEVER_TO_TOP, I), 1.1));
         seasons.fit(pit8, List.of(barge, anchor), barge, Map.of(II, 160, III, 160, IV, 160), 0.95);
         instruments.fit(
-                pit8, I, I.in(barge).id(), daysAgo(160), 0, Set.of(WearSign.WINDING_OPEN, WearSign.COLOUR_GONE), false);
+                pit8,
+                I,
+                I.in(barge).id(),
+                daysAgo(160),
+                Before.signs(Set.of(WearSign.WINDING_OPEN, WearSign.COLOUR_GONE)),
+                false);
 
         UUID pit9 = add("Pit 9 cello", Family.CELLO, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         seasons.fit(pit9, List.of(barge, barge, anchor), barge, Map.of(I, 70, II, 70, III, 70, IV, 70), 1.1);
@@ -336,7 +350,7 @@ class LanternQuay implements ApplicationRunner {
 
         UUID half = add("Lending ½ violin 3", Family.VIOLIN, "1/2", 3, Demand.LOAN, TailEnd.FORK_TUNER);
         for (Position position : List.of(I, II, III, IV)) {
-            instruments.fit(half, position, position.in(sprat).id(), null, 0, Set.of(), false);
+            instruments.fit(half, position, position.in(sprat).id(), null, Before.NOTHING, false);
         }
 
         lookAtPeg(half, IV, 12, Set.of(PegSign.CREAKS, PegSign.JERKS));

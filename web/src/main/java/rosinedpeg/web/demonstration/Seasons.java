@@ -7,7 +7,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
-import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -16,6 +15,7 @@ import rosinedpeg.core.sound.SoundScale;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.Wear;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Off;
@@ -128,7 +128,7 @@ final class Seasons {
     }
 
     private UUID fit(UUID instrumentId, Position position, StringKind kind, Instant since, @Nullable Off before) {
-        return instruments.fit(instrumentId, position, kind.id(), since, 0, Set.of(), false, before);
+        return instruments.fit(instrumentId, position, kind.id(), since, Before.NOTHING, false, before);
     }
 
     /** Somebody said how it sounded once it had settled, more often than not. */

@@ -37,6 +37,7 @@ class FittedStringEntity {
     private UUID kindId;
     private @Nullable Instant fittedAt;
     private double hoursBefore;
+    private @Nullable Double monthsBefore;
     private @Nullable Instant hoursCountedAt;
     private List<String> signs;
     private @Nullable Instant removedAt;
@@ -54,20 +55,16 @@ class FittedStringEntity {
 
     protected FittedStringEntity() {}
 
-    FittedStringEntity(
-            UUID instrumentId,
-            Position position,
-            UUID kindId,
-            @Nullable Instant fittedAt,
-            double hoursBefore,
-            Set<WearSign> signs) {
+    FittedStringEntity(UUID instrumentId, Position position, UUID kindId, @Nullable Instant fittedAt, Before before) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.position = position;
         this.kindId = kindId;
         this.fittedAt = fittedAt;
-        this.hoursBefore = hoursBefore;
-        this.signs = new ArrayList<>(signs.stream().map(Enum::name).sorted().toList());
+        this.hoursBefore = before.hours();
+        this.monthsBefore = before.months() > 0 ? before.months() : null;
+        this.signs =
+                new ArrayList<>(before.signs().stream().map(Enum::name).sorted().toList());
     }
 
     /**
@@ -88,7 +85,17 @@ class FittedStringEntity {
 
     /** {@return it as it is read of strings that are on} */
     FittedNow now() {
-        return new FittedNow(id, instrumentId, position, kindId, fittedAt, hoursBefore, hoursCountedAt, signs, version);
+        return new FittedNow(
+                id,
+                instrumentId,
+                position,
+                kindId,
+                fittedAt,
+                hoursBefore,
+                monthsBefore,
+                hoursCountedAt,
+                signs,
+                version);
     }
 
     /** {@return how many hours were played on it until it came off, where that is known} */

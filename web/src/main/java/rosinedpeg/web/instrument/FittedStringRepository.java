@@ -19,7 +19,7 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
     /** The strings that are on some instruments. */
     @Query(
             "select new rosinedpeg.web.instrument.FittedNow(string.id, string.instrumentId, string.position,"
-                    + " string.kindId, string.fittedAt, string.hoursBefore, string.hoursCountedAt, string.signs,"
+                    + " string.kindId, string.fittedAt, string.hoursBefore, string.monthsBefore, string.hoursCountedAt, string.signs,"
                     + " string.version)"
                     + " from FittedStringEntity string where string.removedAt is null and string.instrumentId in :instrumentIds")
     List<FittedNow> now(Collection<UUID> instrumentIds);

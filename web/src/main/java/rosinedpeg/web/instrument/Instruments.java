@@ -194,7 +194,7 @@ public class Instruments implements LogSource {
                 requireNonNull(kinds.usual(setUp).get(ofSet.orElse(UsualString.likely(setUp.size()))));
         set.forEach((position, kind) -> {
             if (instrument.string(position).isEmpty()) {
-                fit(id, position, kind.id(), since.orElse(null), 0, Set.of(), false);
+                fit(id, position, kind.id(), since.orElse(null), Before.NOTHING, false);
             }
         });
     }
@@ -333,20 +333,12 @@ public class Instruments implements LogSource {
      * @param position where
      * @param kindId what it is
      * @param since since when, if anybody knows
-     * @param hoursBefore hours it had been played elsewhere before
-     * @param signs what was seen or heard on it
+     * @param before what it has behind it
      * @param keepOld whether the string it replaces is kept as a spare
      */
     @Transactional
-    public UUID fit(
-            UUID id,
-            Position position,
-            UUID kindId,
-            @Nullable Instant since,
-            double hoursBefore,
-            Set<WearSign> signs,
-            boolean keepOld) {
-        return fit(id, position, kindId, since, hoursBefore, signs, keepOld, null);
+    public UUID fit(UUID id, Position position, UUID kindId, @Nullable Instant since, Before before, boolean keepOld) {
+        return fit(id, position, kindId, since, before, keepOld, null);
     }
 
     /**
@@ -356,8 +348,7 @@ public class Instruments implements LogSource {
      * @param position where
      * @param kindId what it is
      * @param since since when, if anybody knows
-     * @param hoursBefore hours it had been played elsewhere before
-     * @param signs what was seen or heard on it
+     * @param before what it has behind it
      * @param keepOld whether the string it replaces is kept as a spare
      * @param why why that came off, if it was said
      */
@@ -367,15 +358,14 @@ public class Instruments implements LogSource {
             Position position,
             UUID kindId,
             @Nullable Instant since,
-            double hoursBefore,
-            Set<WearSign> signs,
+            Before before,
             boolean keepOld,
             @Nullable Off why) {
         entity(id);
         fitted.findByInstrumentIdAndPositionAndRemovedAtIsNull(id, position)
                 .ifPresent(old -> remove(old, since == null ? clock.instant() : since, keepOld, why));
         fitted.flush();
-        UUID fittedId = fitted.saveAndFlush(new FittedStringEntity(id, position, kindId, since, hoursBefore, signs))
+        UUID fittedId = fitted.saveAndFlush(new FittedStringEntity(id, position, kindId, since, before))
                 .id();
         events.publishEvent(new StringFitted(id, fittedId, Optional.ofNullable(since)));
         return fittedId;
@@ -414,8 +404,7 @@ public class Instruments implements LogSource {
                 position,
                 kindId,
                 since,
-                hoursBefore,
-                Set.of(),
+                Before.hours(hoursBefore),
                 keepOld && why != CameOff.BROKE,
                 why == null ? null : new Off(why, null));
     }
@@ -599,8 +588,7 @@ public class Instruments implements LogSource {
                         position,
                         old.kindId(),
                         clock.instant(),
-                        0,
-                        Set.of(),
+                        Before.NOTHING,
                         false,
                         new Off(CameOff.BROKE, where)));
     }
@@ -709,8 +697,8 @@ public class Instruments implements LogSource {
             UUID copy = instruments.saveAndFlush(first.copy(name, now)).id();
             events.publishEvent(new InstrumentAdded(copy, name, now));
             like.strings()
-                    .forEach(string ->
-                            fit(copy, string.position(), string.kind().id(), since.orElse(null), 0, Set.of(), false));
+                    .forEach(string -> fit(
+                            copy, string.position(), string.kind().id(), since.orElse(null), Before.NOTHING, false));
             copies.add(copy);
         }
         return copies;

@@ -7,7 +7,9 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.stock.SecondLife;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.core.wear.Wear;
@@ -47,6 +49,17 @@ public record OldString(
         return wear.map(Wear::worn).orElse(Wear.SPENT);
     }
 
+    /**
+     * Judges it for an instrument.
+     *
+     * @param instrument the instrument
+     * @param check what fits that
+     * @return whether it may go on again
+     */
+    public SecondLife secondLife(Instrument instrument, FitCheck check) {
+        return SecondLife.of(size, worn(), signs, instrument.setUp().size(), check.judge(position, kind.spec()));
+    }
+
     /** {@return the months from one moment to another, no more than are read of any string} */
     static double months(Instant on, Instant off) {
         return Math.min(MONTHS_READ, Duration.between(on, off).toHours() / Wear.HOURS_PER_MONTH);
@@ -69,7 +82,10 @@ public record OldString(
                 signs,
                 on == null || hours == null
                         ? Optional.empty()
-                        : Optional.of(
-                                new Wear(hours, months(on, off), Wear.shareOf(signs), kind.lasts(from.demand()))));
+                        : Optional.of(new Wear(
+                                hours,
+                                Math.min(MONTHS_READ, string.now().ageHours(off) / Wear.HOURS_PER_MONTH),
+                                Wear.shareOf(signs),
+                                kind.lasts(from.demand()))));
     }
 }

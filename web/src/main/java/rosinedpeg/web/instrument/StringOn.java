@@ -65,8 +65,7 @@ public record StringOn(
         Demand demand = playing.demand();
         Life life = kind.lasts(demand);
         Instant since = fitted.fittedAt();
-        double ageHours =
-                since == null ? 0 : Math.max(0, Duration.between(since, now).toMinutes() / 60.0);
+        double ageHours = fitted.ageHours(now);
         Instant counted = fitted.countedFrom();
         double playingHours = counted == null ? 0 : PlayingTime.hours(counted, now, playing.holidays());
         double diaryHours = counted == null

@@ -62,7 +62,7 @@ class DrawerAdvice {
         Map<UUID, Integer> fresh = drawer.fresh();
         chosen.forEach((position, kind) -> {
             List<InDrawer> there = lying.getOrDefault(kind.id(), List.of());
-            List<FromDrawer.Old> old = old(instrument, check, position, there, were);
+            List<FromDrawer.Old> old = old(instrument, check, there, were);
             Optional<InDrawer> taken = there.stream()
                     .filter(string -> string.id().equals(picked.get(position)))
                     .findFirst()
@@ -82,14 +82,10 @@ class DrawerAdvice {
     }
 
     private static List<FromDrawer.Old> old(
-            Instrument instrument, FitCheck check, Position position, List<InDrawer> there, Map<UUID, OldString> were) {
+            Instrument instrument, FitCheck check, List<InDrawer> there, Map<UUID, OldString> were) {
         return there.stream()
                 .flatMap(string -> Optional.ofNullable(were.get(string.id())).stream()
-                        .filter(was -> life(
-                                        instrument,
-                                        was,
-                                        check.judge(position, was.kind().spec()))
-                                == SecondLife.GOOD)
+                        .filter(was -> was.secondLife(instrument, check) == SecondLife.GOOD)
                         .map(was -> new FromDrawer.Old(string, was)))
                 .sorted(Comparator.comparing(old -> old.string().lying(old.was(), instrument.id()), Lying.EMERGENCY))
                 .toList();
@@ -102,11 +98,6 @@ class DrawerAdvice {
         chosen.forEach((place, kind) -> address.queryParam("strings", place)
                 .queryParam("kinds[" + place + "]", place == position ? instead.id() : kind.id()));
         return address.encode().toUriString();
-    }
-
-    private static SecondLife life(Instrument instrument, OldString was, List<Finding> fit) {
-        return SecondLife.of(
-                was.size(), was.worn(), was.signs(), instrument.setUp().size(), fit);
     }
 
     private static List<FromDrawer.Near> nearest(

@@ -176,15 +176,19 @@ class PlanController {
         return "redirect:/bench/" + run;
     }
 
-    /** What does not come from the form itself, but from a link, at most says which strings, and of which kind. */
+    /** What does not come from the form itself, but from a link, at most says which strings, of which kind, and whether the old ones are kept. */
     private void begin(Instrument instrument, PlanForm form, HttpServletRequest request) {
         if (request.getParameter("off") == null) {
+            Schools.OldStrings kept = form.getOldStrings();
             Set<Position> wanted = form.getStrings().isEmpty() ? due(instrument) : form.getStrings();
             form.begin(
                     instrument,
                     pegLooks.conditions(instrument.id()),
                     wanted,
                     habits.schools(instrument.setUp().family()));
+            if (request.getParameter("oldStrings") != null) {
+                form.setOldStrings(kept);
+            }
         }
     }
 

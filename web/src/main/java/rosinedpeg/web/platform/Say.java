@@ -201,6 +201,11 @@ public class Say {
         return date("date.dayOfYear", day);
     }
 
+    /** {@return what a month is called, as Dec} */
+    public String month(LocalDate day) {
+        return date("date.month", day);
+    }
+
     private String date(String pattern, TemporalAccessor moment) {
         return dates.computeIfAbsent(new DatePattern(words.say(pattern), words.say("language")), DatePattern::formatter)
                 .format(moment);

@@ -11,7 +11,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
@@ -39,6 +38,7 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.web.drawing.InstrumentDrawing;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.kinds.StringKind;
@@ -138,7 +138,7 @@ class NewInstrumentController {
         try {
             id = instruments.add(wanted, measured, added -> {
                 own.forEach((position, kind) ->
-                        instruments.fit(added, position, kind.id(), since.orElse(null), 0, Set.of(), false));
+                        instruments.fit(added, position, kind.id(), since.orElse(null), Before.NOTHING, false));
                 if (!form.strung().equals(LATER)) {
                     instruments.stringUsually(added, ofSet, ofSet.isPresent() ? since : Optional.empty());
                 }

@@ -23,6 +23,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.ToDoubleFunction;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.BridgeWatch;
@@ -40,6 +41,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.week.JobKind;
 import rosinedpeg.core.week.StringsWindow;
+import rosinedpeg.core.week.TwoSets;
 import rosinedpeg.core.week.UsualWork;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.aftercare.OwedWork;
@@ -87,6 +89,7 @@ class BenchWork {
     private final Pace pace;
     private final PacketDays packets;
     private final Wishes wishes;
+    private final InTurn inTurn;
     private final List<NotAtHand> notAtHand;
     private final Clock clock;
 
@@ -102,6 +105,7 @@ class BenchWork {
             Pace pace,
             PacketDays packets,
             Wishes wishes,
+            InTurn inTurn,
             List<NotAtHand> notAtHand,
             Clock clock) {
         this.rack = rack;
@@ -115,6 +119,7 @@ class BenchWork {
         this.pace = pace;
         this.packets = packets;
         this.wishes = wishes;
+        this.inTurn = inTurn;
         this.notAtHand = notAtHand;
         this.clock = clock;
     }
@@ -159,6 +164,8 @@ class BenchWork {
         ids.addAll(referred);
         Map<UUID, LocalDate> stiff = pegs.toTreat();
         ids.addAll(stiff.keySet());
+        List<InTurn.Turns> turns = inTurn.all();
+        turns.forEach(one -> ids.add(one.instrumentId()));
         look.standings.putAll(instruments.standings(ids));
         young.forEach(string -> ids.add(string.instrument().id()));
         look.away.putAll(NotAtHand.of(notAtHand, ids, look.today, look.furthest).stream()
@@ -170,6 +177,9 @@ class BenchWork {
         jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
                 .addAll(job.strings()));
         jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed));
+        jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
+                .addAll(job.strings()));
+        jobs.addAll(turns(look, turns, changed));
         jobs.addAll(back(look, away, referred));
         jobs.addAll(pegs(look, stiff, wished));
         jobs.addAll(owed(look, owed));
@@ -199,7 +209,17 @@ class BenchWork {
         }
 
         private Map<String, Interval> minutes(Family family, double usual) {
-            return minutes.computeIfAbsent(new Sort(family, usual), sort -> minutesOfEach(family, usual));
+            return minutes.computeIfAbsent(
+                    new Sort(family, Set.of(), usual), sort -> minutesOfEach(family, ways -> usual));
+        }
+
+        /** A change takes each what it takes by their own ways. */
+        private Map<String, Interval> minutes(Family family, Set<Position> strings) {
+            return minutes.computeIfAbsent(
+                    new Sort(family, strings, 0),
+                    sort -> minutesOfEach(
+                            family,
+                            ways -> UsualWork.ofStrings(family, strings, ways).minutes()));
         }
 
         /** Whoever asked said how long it takes; that is not learned. */
@@ -207,12 +227,12 @@ class BenchWork {
             return people.stream().collect(toMap(Function.identity(), person -> new Interval(said, said, said)));
         }
 
-        private Map<String, Interval> minutesOfEach(Family family, double usual) {
-            double within = FinishedWork.USUAL.clamp(usual);
-            return people.stream()
-                    .collect(toMap(
-                            Function.identity(),
-                            person -> learned.minutes(new Work(family, Schools.usual(family), person), within)));
+        private Map<String, Interval> minutesOfEach(Family family, ToDoubleFunction<Schools> usual) {
+            return people.stream().collect(toMap(Function.identity(), person -> {
+                Schools ways = learned.ways(family, person).orElseGet(() -> Schools.usual(family));
+                return learned.minutes(
+                        new Work(family, ways, person), FinishedWork.USUAL.clamp(usual.applyAsDouble(ways)));
+            }));
         }
 
         /** {@return the days from one to another on which an instrument is not at hand} */
@@ -243,7 +263,7 @@ class BenchWork {
     }
 
     /** Work that takes as long as any other of its sort. */
-    private record Sort(Family family, double usual) {}
+    private record Sort(Family family, Set<Position> strings, double usual) {}
 
     /** The strings of one instrument that are changed together. */
     private record Change(
@@ -326,7 +346,7 @@ class BenchWork {
                 List.copyOf(positions),
                 Optional.of(slowest(change.strings())),
                 usual.kit(),
-                look.minutes(family, usual.minutes()),
+                look.minutes(family, positions),
                 earliest,
                 latest,
                 look.away(standing.id(), earliest, look.furthest),
@@ -343,7 +363,15 @@ class BenchWork {
 
     /** The last day of the window is in time, if only until some hour of it. */
     private static Set<LocalDate> closed(Look look, Change change, StringsWindow window) {
-        Set<LocalDate> closed = new TreeSet<>(StringsWindow.closed(
+        Set<LocalDate> closed = closed(look, change);
+        if (window.played()) {
+            closed.remove(window.latest());
+        }
+        return closed;
+    }
+
+    private static Set<LocalDate> closed(Look look, Change change) {
+        return new TreeSet<>(StringsWindow.closed(
                 change.strings().stream()
                         .map(string -> string.kind().spec().core())
                         .distinct()
@@ -352,10 +380,6 @@ class BenchWork {
                 look.today,
                 look.furthest,
                 look.zone));
-        if (window.played()) {
-            closed.remove(window.latest());
-        }
-        return closed;
     }
 
     private static JobKind kind(Change change, StringsWindow window) {
@@ -447,6 +471,54 @@ class BenchWork {
                 Optional.empty(),
                 owed,
                 wish);
+    }
+
+    /** Where two sets take turns, unless strings of that instrument are changed for another reason anyway. */
+    private static List<Job> turns(Look look, List<InTurn.Turns> turns, Map<UUID, Set<Position>> changed) {
+        List<Job> jobs = new ArrayList<>();
+        for (InTurn.Turns one : turns) {
+            Standing standing = look.standings.get(one.instrumentId());
+            if (standing == null
+                    || !standing.fullyStrung()
+                    || !changed.getOrDefault(one.instrumentId(), Set.of()).isEmpty()) {
+                continue;
+            }
+            standing.strings().stream()
+                    .flatMap(string -> string.fittedAt().stream())
+                    .max(Comparator.naturalOrder())
+                    .map(last -> TwoSets.next(last.atZone(look.zone).toLocalDate(), one.from(), one.weeks()))
+                    .map(next -> next.isBefore(look.today) ? look.today : next)
+                    .filter(earliest -> !earliest.isAfter(look.furthest))
+                    .ifPresent(earliest -> jobs.add(turn(look, standing, earliest)));
+        }
+        return jobs;
+    }
+
+    private static Job turn(Look look, Standing standing, LocalDate earliest) {
+        LocalDate inTime = earliest.plusDays(TwoSets.WITHIN_DAYS);
+        LocalDate latest = inTime.isAfter(look.furthest) ? look.furthest : inTime;
+        Change change = change(look, standing, standing.strings());
+        Family family = family(standing);
+        Set<Position> positions = EnumSet.noneOf(Position.class);
+        standing.strings().forEach(string -> positions.add(string.position()));
+        UsualWork usual = UsualWork.ofStrings(family, positions, Schools.usual(family));
+        return new Job(
+                "turn-" + standing.id(),
+                JobKind.SETS_IN_TURN,
+                standing.id(),
+                standing.name(),
+                List.copyOf(positions),
+                Optional.of(slowest(change.strings())),
+                usual.kit(),
+                look.minutes(family, positions),
+                earliest,
+                latest,
+                look.away(standing.id(), earliest, look.furthest),
+                closed(look, change),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** What is not at hand because a repairer has it is looked over when it is back, until somebody says that it was seen to. */

@@ -63,6 +63,7 @@ record Job(
         String page = "/instruments/" + instrumentId;
         return switch (kind) {
             case STRINGS_PLAYED, STRINGS_DUE, AGE_UNKNOWN -> page + plan();
+            case SETS_IN_TURN -> page + "/two-sets/next";
             case BRIDGE -> page + "/bridge";
             case PEGS -> page + "/work?kind=PEG_SERVICE";
             case OWED, BACK -> page;

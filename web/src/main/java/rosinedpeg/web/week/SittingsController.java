@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -22,7 +21,6 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import rosinedpeg.core.dates.SafeChange;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -31,11 +29,9 @@ import rosinedpeg.core.week.UsualWork;
 import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.lend.Lending;
-import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -50,31 +46,25 @@ class SittingsController {
 
     private final Instruments instruments;
     private final StringKinds kinds;
-    private final Occasions occasions;
-    private final BenchTimes times;
+    private final ShutDays shut;
     private final Wishes wishes;
     private final Lending lending;
-    private final List<NotAtHand> notAtHand;
     private final Words words;
     private final Clock clock;
 
     SittingsController(
             Instruments instruments,
             StringKinds kinds,
-            Occasions occasions,
-            BenchTimes times,
+            ShutDays shut,
             Wishes wishes,
             Lending lending,
-            List<NotAtHand> notAtHand,
             Words words,
             Clock clock) {
         this.instruments = instruments;
         this.kinds = kinds;
-        this.occasions = occasions;
-        this.times = times;
+        this.shut = shut;
         this.wishes = wishes;
         this.lending = lending;
-        this.notAtHand = notAtHand;
         this.words = words;
         this.clock = clock;
     }
@@ -127,11 +117,8 @@ class SittingsController {
                 form.sittings(),
                 from.get(),
                 by,
-                shut(instrument.id(), from.get()),
-                occasions.season().stream()
-                        .filter(one -> one.concerns(instrument.id()))
-                        .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
-                        .toList(),
+                shut.from(instrument.id(), from.get(), Sittings.FURTHEST_DAYS),
+                shut.played(instrument.id()),
                 CurrentWorkshop.zone()));
     }
 
@@ -145,24 +132,6 @@ class SittingsController {
                 .forEach(
                         string -> replacing.put(string.position(), set.getOrDefault(string.position(), string.kind())));
         return replacing;
-    }
-
-    /** While nobody said when they are at the bench, every day will do. */
-    private Set<LocalDate> shut(UUID id, LocalDate from) {
-        Set<LocalDate> shut = new TreeSet<>();
-        LocalDate furthest = from.plusDays(Sittings.FURTHEST_DAYS);
-        for (NotAtHand.Days days : NotAtHand.of(notAtHand, List.of(id), from, furthest)) {
-            LocalDate last = days.until().isBefore(furthest) ? days.until() : furthest;
-            days.from().datesUntil(last.plusDays(1)).forEach(shut::add);
-        }
-        List<PersonHours> people = times.people();
-        if (!people.isEmpty()) {
-            from.datesUntil(furthest.plusDays(1))
-                    .filter(day ->
-                            people.stream().allMatch(person -> person.on(day).minutes() == 0))
-                    .forEach(shut::add);
-        }
-        return shut;
     }
 
     private String show(

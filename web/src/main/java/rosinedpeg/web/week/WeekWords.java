@@ -28,6 +28,7 @@ class WeekWords {
     public String what(Job job) {
         return switch (job.kind()) {
             case STRINGS_PLAYED, STRINGS_DUE, AGE_UNKNOWN -> strings(job);
+            case SETS_IN_TURN -> words.say("week.what.turn");
             case BRIDGE -> words.say("week.what.bridge");
             case PEGS -> words.say("week.what.pegs");
             case BACK -> words.say("week.what.back");

@@ -15,6 +15,7 @@
             "bench",
             "buying",
             "lend",
+            "drawer",
             "pegs",
             "findings",
             "drawing"

@@ -1,0 +1,18 @@
+package rosinedpeg.web.week;
+
+import rosinedpeg.web.platform.Entry;
+
+/**
+ * How two sets take turns, as typed.
+ *
+ * @param weeks how many weeks each is on
+ * @param from the first day of the first turn
+ */
+record TwoSetsForm(String weeks, String from) {
+
+    /** What is not sent is empty. */
+    TwoSetsForm {
+        weeks = Entry.orEmpty(weeks);
+        from = Entry.orEmpty(from);
+    }
+}
