@@ -69,3 +69,20 @@ insert into instrument_note (id, workshop_id, instrument_id, kind, text, refer, 
 select gen_random_uuid(), p.workshop_id, p.instrument_id, 'WRITTEN', 'Buzzes a little on the open string', false, null, p.at,
        'Bench under the stage', 0
 from past p;
+
+-- Three in five are lent out: two thirds of them are with somebody now, every twentieth of those late, and each came back three times before.
+create temp table lent on commit drop as
+select c.id, c.workshop_id, row_number() over (order by c.name) as n from copy c order by c.name limit :instruments * 3 / 5;
+insert into shelf_instrument select id, workshop_id from lent;
+insert into loan (id, workshop_id, instrument_id, borrower_id, from_day, until_day, with_it, note, entered_at, entered_by,
+                  out_at, out_by, out_look, back_at, back_by, back_look, back_on, version)
+select gen_random_uuid(), l.workshop_id, l.id, b.borrower_id, day, day + 80, '{CASE,BOW}', '', day, 'Keeper of the shelf',
+       day, 'Keeper of the shelf', b.out_look, day + 78, 'Keeper of the shelf', b.back_look, day + 78, 0
+from lent l cross join lateral (select current_date - 100 * season as day from generate_series(2, 4) season) d,
+     (select * from loan where back_look is not null order by id limit 1) b;
+insert into loan (id, workshop_id, instrument_id, borrower_id, from_day, until_day, with_it, note, entered_at, entered_by,
+                  out_at, out_by, out_look, version)
+select gen_random_uuid(), l.workshop_id, l.id, b.borrower_id, current_date - 90, current_date + case l.n % 20 when 0 then -3 else 30 end,
+       '{CASE,BOW}', '', current_date - 90, 'Keeper of the shelf', current_date - 90, 'Keeper of the shelf', b.out_look, 0
+from lent l, (select * from loan where back_look is not null order by id limit 1) b
+where l.n % 3 > 0;

@@ -47,6 +47,7 @@ public record UsualWork(double minutes, Set<Material> kit) {
     public static final UsualWork LOOKING_OVER = new UsualWork(FETCHING + LookOver.TWO_MINUTES / 60.0, Set.of());
 
     private static final Map<Change, UsualWork> KNOWN = new ConcurrentHashMap<>();
+    private static final Map<Family, UsualWork> PEG_SERVICES = new ConcurrentHashMap<>();
 
     /**
      * Checks the minutes and copies the kit.
@@ -107,6 +108,11 @@ public record UsualWork(double minutes, Set<Material> kit) {
 
     /** {@return what it takes to treat the pegs of one of a family, whose strings stay} */
     public static UsualWork ofPegService(Family family) {
+        requireNonNull(family, "family");
+        return PEG_SERVICES.computeIfAbsent(family, UsualWork::pegService);
+    }
+
+    private static UsualWork pegService(Family family) {
         SetUp setUp = usual(family);
         return of(
                 new RepairPlanner(setUp, usual(setUp), Schools.usual(family), Particulars.USUAL)
