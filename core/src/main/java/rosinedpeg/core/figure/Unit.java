@@ -19,6 +19,7 @@ public enum Unit {
     DAY("days"),
     MONTH("months"),
     MINUTE("min"),
+    SECOND("s"),
     TURN("turns"),
     /** What a hand does at a knob before it takes a new grip. */
     HALF_TURN("half turns"),

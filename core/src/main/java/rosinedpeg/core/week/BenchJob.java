@@ -77,6 +77,8 @@ public record BenchJob(
 
     /** {@return the same job with the place it stood at when the bench was last planned} */
     public BenchJob stoodAt(Optional<Place> place) {
-        return new BenchJob(name, worth, minutes, earliest, latest, notOn, pinned, promised, place);
+        return before.equals(place)
+                ? this
+                : new BenchJob(name, worth, minutes, earliest, latest, notOn, pinned, promised, place);
     }
 }
