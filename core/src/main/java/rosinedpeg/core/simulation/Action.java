@@ -4,8 +4,8 @@ import static java.util.Objects.requireNonNull;
 
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
 
 /** What a person can do to a practice instrument. */
@@ -23,8 +23,10 @@ public sealed interface Action {
      *
      * @param position whose peg
      * @param degrees of the shaft, positive to tighten, −1080 to 1080°
+     * @param pushing whether it is pushed into its hole while it is turned
+     * @param guiding whether the other hand holds the string, so that its turns lie side by side
      */
-    record TurnPeg(Position position, double degrees) implements Action {
+    record TurnPeg(Position position, double degrees, boolean pushing, boolean guiding) implements Action {
 
         /**
          * Checks the angle.
@@ -53,7 +55,7 @@ public sealed interface Action {
         }
     }
 
-    /** Lets a string down and lays it beside its nut groove. */
+    /** Lifts a string out of its nut groove and lays it beside; it has to be let down that far. */
     record SetAside(Position position) implements Action {
         /** Checks the parts. */
         public SetAside {
@@ -61,7 +63,7 @@ public sealed interface Action {
         }
     }
 
-    /** Lays a string that was set aside back into its groove and brings it to pitch. */
+    /** Lays a string into its grooves at nut and bridge. */
     record LayBack(Position position) implements Action {
         /** Checks the parts. */
         public LayBack {
@@ -82,14 +84,22 @@ public sealed interface Action {
         }
     }
 
+    /** Hangs the tail end of a new string. */
+    record Hang(Position position) implements Action {
+        /** Checks the parts. */
+        public Hang {
+            requireNonNull(position, "position");
+        }
+    }
+
     /**
-     * Hangs a string at its tail, puts its tip through the hole and locks it.
+     * Puts the tip of a new string through its hole and locks it.
      *
-     * @param string the string
+     * @param position the string
      * @param lock how it is locked
      * @param tipMm what stands out beyond the hole, 0 to 60 mm
      */
-    record Thread(StringSpec string, Lock lock, double tipMm) implements Action {
+    record Thread(Position position, Lock lock, double tipMm) implements Action {
 
         /**
          * Checks the parts.
@@ -97,9 +107,18 @@ public sealed interface Action {
          * @throws rosinedpeg.core.figure.OutOfRangeException when the tip is outside its range
          */
         public Thread {
-            requireNonNull(string, "string");
+            requireNonNull(position, "position");
             requireNonNull(lock, "lock");
             TIP.require("tipMm", tipMm);
+        }
+    }
+
+    /** Treats a peg that is drawn out of its holes; its string has to be off. */
+    record TreatPeg(Position position, PegTreatment treatment) implements Action {
+        /** Checks the parts. */
+        public TreatPeg {
+            requireNonNull(position, "position");
+            requireNonNull(treatment, "treatment");
         }
     }
 
@@ -110,6 +129,9 @@ public sealed interface Action {
             requireNonNull(position, "position");
         }
     }
+
+    /** Holds a card's right angle beside the bridge. */
+    record HoldCard() implements Action {}
 
     /**
      * Eases the top of the bridge.
@@ -127,6 +149,9 @@ public sealed interface Action {
             EASE.require("degrees", degrees);
         }
     }
+
+    /** Stands a fallen bridge up again under slack strings. */
+    record StandBridge() implements Action {}
 
     /** Plucks a string and listens. */
     record Pluck(Position position) implements Action {

@@ -11,35 +11,77 @@ import rosinedpeg.core.winding.Lock;
  *
  * @param string the kind of string
  * @param stretchMm how much longer it is than slack; below 0 it hangs loose by that much
- * @param aside whether it lies beside its nut groove
+ * @param turnedDegrees how far the shaft is turned since its tip was locked, 0° or more
+ * @param hung whether its tail end hangs
+ * @param threaded whether its tip is locked in its hole
+ * @param aside whether it lies beside its grooves
  * @param held whether a hand is on its peg
+ * @param crossed whether a turn lies over another one
  * @param grip how firmly its peg sits, 0 loose to 1 pushed well in
  * @param lock how its tip is held
  * @param tipMm what stands out beyond the hole, in mm
  */
 public record PracticeString(
-        StringSpec string, double stretchMm, boolean aside, boolean held, double grip, Lock lock, double tipMm) {
+        StringSpec string,
+        double stretchMm,
+        double turnedDegrees,
+        boolean hung,
+        boolean threaded,
+        boolean aside,
+        boolean held,
+        boolean crossed,
+        double grip,
+        Lock lock,
+        double tipMm) {
+
     /** Checks the parts. */
     public PracticeString {
-        requireFinite("grip", grip);
-        requireFinite("stretchMm", stretchMm);
         requireNonNull(string, "string");
+        requireNonNull(lock, "lock");
+        requireFinite("stretchMm", stretchMm);
+        requireFinite("turnedDegrees", turnedDegrees);
+        requireFinite("grip", grip);
         requireFinite("tipMm", tipMm);
     }
 
-    PracticeString stretched(double mm) {
-        return new PracticeString(string, mm, aside, held, grip, lock, tipMm);
+    /** {@return whether it is held at both ends} */
+    public boolean whole() {
+        return hung && threaded;
     }
 
-    PracticeString laid(boolean nowAside, double mm) {
-        return new PracticeString(string, mm, nowAside, held, grip, lock, tipMm);
+    PracticeString stretched(double mm) {
+        return new PracticeString(string, mm, turnedDegrees, hung, threaded, aside, held, crossed, grip, lock, tipMm);
+    }
+
+    PracticeString turned(double degrees) {
+        return new PracticeString(string, stretchMm, degrees, hung, threaded, aside, held, crossed, grip, lock, tipMm);
+    }
+
+    PracticeString laid(boolean nowAside) {
+        return new PracticeString(
+                string, stretchMm, turnedDegrees, hung, threaded, nowAside, held, crossed, grip, lock, tipMm);
     }
 
     PracticeString held(boolean now) {
-        return new PracticeString(string, stretchMm, aside, now, grip, lock, tipMm);
+        return new PracticeString(
+                string, stretchMm, turnedDegrees, hung, threaded, aside, now, crossed, grip, lock, tipMm);
+    }
+
+    PracticeString crossed(boolean now) {
+        return new PracticeString(
+                string, stretchMm, turnedDegrees, hung, threaded, aside, held, now, grip, lock, tipMm);
     }
 
     PracticeString gripped(double now) {
-        return new PracticeString(string, stretchMm, aside, held, now, lock, tipMm);
+        return new PracticeString(
+                string, stretchMm, turnedDegrees, hung, threaded, aside, held, crossed, now, lock, tipMm);
+    }
+
+    PracticeString hungAt(double mm) {
+        return new PracticeString(string, mm, turnedDegrees, true, threaded, aside, held, crossed, grip, lock, tipMm);
+    }
+
+    PracticeString lockedIn(Lock how, double outMm, double mm) {
+        return new PracticeString(string, mm, 0, hung, true, aside, held, false, 0, how, outMm);
     }
 }

@@ -16,6 +16,11 @@ public record WindingChoice(Lock lock, Wall wall, Way way, HoleSide side) {
     public static final WindingChoice USUAL =
             new WindingChoice(Lock.FAR_SIDE_THEN_CROSS, Wall.SMALL_GAP, Way.OVER_THE_TOP, HoleSide.KNOB_SIDE);
 
+    /** {@return the usual choice with another lock} */
+    public static WindingChoice of(Lock lock) {
+        return new WindingChoice(lock, USUAL.wall, USUAL.way, USUAL.side);
+    }
+
     /** Checks that every choice is made. */
     public WindingChoice {
         requireNonNull(lock, "lock");
