@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
+import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -295,6 +296,13 @@ class BenchScheduleTest {
             }
         }
         return most;
+    }
+
+    /** A shelf on which one job gave way to a shorter one of as much worth, which helped nobody. */
+    @Example
+    void nothingMovesForNothing() {
+        staysAndGrows(613);
+        staysAndGrows(21_770);
     }
 
     /** Planned again, a bench stays as it is; with more minutes it does no less; and what is said to help, helps. */

@@ -66,10 +66,9 @@ public final class PricedMinutes implements BenchPlanner {
     /** Finds where jobs stand. {@return the most that can be done, as far as it is known} */
     private static int search(List<Wanted> wanted, List<BenchTime> times, int[] free, Standing standing) {
         Moves moves = new Moves(wanted, standing);
-        moves.standAsBefore(times);
-        moves.fill(moves.byLatest());
-        moves.mend();
-        Found first = standing.found();
+        Found first = begun(moves, standing, times, moves.byLatest())
+                .orBetter(begun(moves, standing, times, moves.byWorth()));
+        standing.restore(first.at());
         int[] sure = inNobodysWay(wanted, free);
         int all = wanted.stream().mapToInt(Wanted::worth).sum();
         if (first.worth() == all) {
@@ -104,6 +103,20 @@ public final class PricedMinutes implements BenchPlanner {
         moves.fill(moves.byWorth());
         moves.settle();
         return most;
+    }
+
+    /**
+     * What stood stands, and what is undone goes beside it: by last days that is mostly better; but only what is worth most first makes
+     * sure that minutes which one job wants do as much as that job.
+     */
+    private static Found begun(Moves moves, Standing standing, List<BenchTime> times, int[] order) {
+        standing.restore(nowhere(order.length));
+        moves.standAsBefore(times);
+        moves.fill(order);
+        Found stood = standing.found();
+        moves.mend();
+        // What only frees minutes and brings nothing in with them has moved for nothing.
+        return standing.found().orBetter(stood);
     }
 
     private static int[] nowhere(int jobs) {
