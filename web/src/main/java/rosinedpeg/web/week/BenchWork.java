@@ -203,6 +203,8 @@ class BenchWork {
         private final Map<UUID, List<NotAtHand.Days>> away = new HashMap<>();
         private final Collection<String> people;
         private final Map<Sort, Map<String, Interval>> minutes = new HashMap<>();
+        private final Map<UUID, List<SafeChange.Performance>> performances = new HashMap<>();
+        private final Map<Played, Set<LocalDate>> closed = new HashMap<>();
 
         Look(Collection<String> people) {
             this.people = people;
@@ -249,10 +251,18 @@ class BenchWork {
         }
 
         private List<SafeChange.Performance> performances(UUID instrumentId) {
-            return season.stream()
-                    .filter(one -> one.concerns(instrumentId))
-                    .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
-                    .toList();
+            return performances.computeIfAbsent(
+                    instrumentId,
+                    id -> season.stream()
+                            .filter(one -> one.concerns(id))
+                            .map(one -> new SafeChange.Performance(one.steadiness(), one.beginsAt()))
+                            .toList());
+        }
+
+        /** Most instruments are played at the same, and strung alike. */
+        private Set<LocalDate> closed(Played played) {
+            return closed.computeIfAbsent(
+                    played, one -> StringsWindow.closed(one.cores(), one.performances(), today, furthest, zone));
         }
 
         private Optional<Occasion> occasion(UUID instrumentId, SafeChange.Performance performance) {
@@ -262,20 +272,19 @@ class BenchWork {
         }
     }
 
+    /** What is played on strings of some cores. */
+    private record Played(Set<StringCore> cores, List<SafeChange.Performance> performances) {}
+
     /** Work that takes as long as any other of its sort. */
     private record Sort(Family family, Set<Position> strings, double usual) {}
 
     /** The strings of one instrument that are changed together. */
     private record Change(
-            Standing standing, List<StringOn> strings, List<StringsWindow.Due> due, Optional<Occasion> played) {
-
-        Instant latest() {
-            return due.stream()
-                    .map(string -> string.safe().latest())
-                    .min(Instant::compareTo)
-                    .orElseThrow();
-        }
-    }
+            Standing standing,
+            List<StringOn> strings,
+            List<StringsWindow.Due> due,
+            Instant latest,
+            Optional<Occasion> played) {}
 
     /** What is asked for anyway is not changed twice. */
     private static List<Job> strings(Look look, Collection<UUID> ids, Map<UUID, Set<Position>> askedFor) {
@@ -307,17 +316,22 @@ class BenchWork {
     private static Change change(Look look, Standing standing, List<StringOn> strings) {
         List<SafeChange.Performance> performances = look.performances(standing.id());
         // What is changed together holds when the slowest of it does.
+        StringCore slowest = slowest(strings);
         List<StringsWindow.Due> due = strings.stream()
                 .map(string -> {
                     Instant dueAt = string.dueAt(look.now);
-                    return new StringsWindow.Due(dueAt, SafeChange.of(slowest(strings), performances, dueAt, look.now));
+                    return new StringsWindow.Due(dueAt, SafeChange.of(slowest, performances, dueAt, look.now));
                 })
                 .toList();
+        Instant latest = due.stream()
+                .map(string -> string.safe().latest())
+                .min(Comparator.naturalOrder())
+                .orElse(look.now);
         Optional<Occasion> played = due.stream()
                 .flatMap(string -> string.safe().playedFirst().stream())
                 .min(Comparator.comparing(SafeChange.Performance::beginsAt))
                 .flatMap(first -> look.occasion(standing.id(), first));
-        return new Change(standing, strings, due, played);
+        return new Change(standing, strings, due, latest, played);
     }
 
     private static Job job(Look look, Change change, Optional<Wish> wish) {
@@ -371,15 +385,11 @@ class BenchWork {
     }
 
     private static Set<LocalDate> closed(Look look, Change change) {
-        return new TreeSet<>(StringsWindow.closed(
+        return new TreeSet<>(look.closed(new Played(
                 change.strings().stream()
                         .map(string -> string.kind().spec().core())
-                        .distinct()
-                        .toList(),
-                look.performances(change.standing().id()),
-                look.today,
-                look.furthest,
-                look.zone));
+                        .collect(toSet()),
+                look.performances(change.standing().id()))));
     }
 
     private static JobKind kind(Change change, StringsWindow window) {
