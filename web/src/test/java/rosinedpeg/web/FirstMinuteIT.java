@@ -229,6 +229,8 @@ class FirstMinuteIT extends InBrowser {
                     "/week/hours/otherwise",
                     "/week/ask",
                     "/week/away",
+                    "/practice",
+                    "/instruments/" + violin + "/two-sets",
                     "/lend",
                     "/lend/new",
                     "/lend/turn",

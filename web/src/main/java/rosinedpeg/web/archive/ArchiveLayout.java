@@ -42,12 +42,12 @@ class ArchiveLayout {
     /** What people are and do; whatever points to it is theirs. */
     private static final Set<String> OF_PEOPLE = Set.of("account", "occasion");
     /**
-     * What lies in the drawer, is bought for it or planned at the bench stays with the workshop, and so does who borrows, whatever
+     * What lies in the drawer, is bought for it, planned at the bench or practised stays with the workshop, and so does who borrows, whatever
      * instrument it is for.
      */
-    private static final Pattern OF_THE_WORKSHOP =
-            Pattern.compile("drawer_\\w+|case_kit|supplier|maker_bought|purchase(_line)?"
-                    + "|bench_\\w+|instrument_away|finished_work|borrower|shelf_instrument|loan");
+    private static final Pattern OF_THE_WORKSHOP = Pattern.compile(
+            "drawer_\\w+|case_kit|supplier|maker_bought|purchase(_line)?"
+                    + "|bench_\\w+|practice_\\w+|two_sets|instrument_away|finished_work|borrower|shelf_instrument|loan");
 
     private static final String COLUMNS = """
             select c.relname as part, a.attname as name, t.typname as type, a.attnotnull as required,

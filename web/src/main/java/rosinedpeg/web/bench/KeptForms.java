@@ -10,12 +10,10 @@ import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.figure.Figure;
-import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.pitch.Pitch;
-import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.plan.Amendment;
 import rosinedpeg.core.plan.Caution;
 import rosinedpeg.core.plan.ChangePlan;
@@ -24,20 +22,13 @@ import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
-import rosinedpeg.core.setup.Family;
-import rosinedpeg.core.setup.Measurable;
-import rosinedpeg.core.setup.PegKind;
-import rosinedpeg.core.setup.SetUp;
-import rosinedpeg.core.setup.Side;
-import rosinedpeg.core.setup.Size;
-import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.KeptPlan.Bands;
 import rosinedpeg.web.bench.KeptPlan.KeptAmendment;
-import rosinedpeg.web.bench.KeptPlan.KeptSetUp;
 import rosinedpeg.web.bench.KeptPlan.KeptStep;
 import rosinedpeg.web.platform.KeptFigure;
 import rosinedpeg.web.platform.KeptNames;
+import rosinedpeg.web.platform.KeptSetUp;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -57,7 +48,7 @@ class KeptForms {
     String write(ChangePlan plan) {
         return json.writeValueAsString(new KeptPlan(
                 plan.kind().name(),
-                kept(plan.setUp()),
+                KeptSetUp.of(plan.setUp()),
                 names(plan.order()),
                 byName(plan.tensionsBeforeN(), tension -> tension),
                 byName(plan.tensionsAtStartN(), tension -> tension),
@@ -151,25 +142,6 @@ class KeptForms {
 
     // --- into the form -----------------------------------------------------------------------------------------------
 
-    private static KeptSetUp kept(SetUp setUp) {
-        Map<String, KeptFigure> measured = new LinkedHashMap<>();
-        setUp.figures().forEach((measurable, figure) -> {
-            if (figure.origin() != Origin.DEFAULT) {
-                measured.put(measurable.code(), KeptFigure.of(figure));
-            }
-        });
-        return new KeptSetUp(
-                setUp.family().name(),
-                setUp.size().code(),
-                setUp.leftHanded(),
-                setUp.referenceA().hertz(),
-                setUp.openStrings().stream().map(Pitch::spelling).toList(),
-                measured,
-                byName(setUp.tailEnds(), TailEnd::name),
-                byName(setUp.pegSides(), Side::name),
-                setUp.pegKind().name());
-    }
-
     private static KeptStep kept(Step step) {
         return new KeptStep(
                 step.kind().name(),
@@ -199,7 +171,7 @@ class KeptForms {
         Map<Position, Double> before = byPosition(kept.before(), tension -> tension);
         return new ChangePlan(
                 kept.kind() == null ? PlanKind.CHANGE : KeptNames.of(PlanKind.class, kept.kind()),
-                setUp(kept.setUp()),
+                kept.setUp().setUp(),
                 ofNames(Position.class, kept.order()),
                 before,
                 kept.atStart() == null ? before : byPosition(kept.atStart(), tension -> tension),
@@ -209,23 +181,6 @@ class KeptForms {
                 steps(kept.steps()),
                 kept.owed() == null ? List.of() : ofNames(StepKind.class, kept.owed()),
                 List.of());
-    }
-
-    private static SetUp setUp(KeptSetUp kept) {
-        Map<Measurable, Figure> measured = new LinkedHashMap<>();
-        kept.measured().forEach((code, figure) -> measured.put(Measurable.ofCode(code), figure.figure()));
-        Size size = Size.of(KeptNames.of(Family.class, kept.family()), kept.size());
-        return new SetUp(
-                size,
-                kept.leftHanded(),
-                new ReferenceA(kept.referenceAHz()),
-                kept.openStrings().stream().map(Pitch::of).toList(),
-                measured,
-                byPosition(kept.tailEnds(), name -> KeptNames.of(TailEnd.class, name)),
-                kept.pegSides() == null
-                        ? Map.of()
-                        : byPosition(kept.pegSides(), name -> KeptNames.of(Side.class, name)),
-                kept.pegs() == null ? size.family().usualPegs() : KeptNames.of(PegKind.class, kept.pegs()));
     }
 
     private static List<Step> steps(List<KeptStep> kept) {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.web.platform.KeptFigure;
+import rosinedpeg.web.platform.KeptSetUp;
 
 /**
  * The form a plan is kept in, version {@value #VERSION}: plain words and numbers, so that a change inside the core leaves what
@@ -32,30 +33,6 @@ record KeptPlan(
 
     /** The version that is written. */
     static final int VERSION = 1;
-
-    /**
-     * An instrument.
-     *
-     * @param family its family
-     * @param size the code of its size
-     * @param leftHanded whether everything is mirrored
-     * @param referenceAHz what it is tuned to, in Hz
-     * @param openStrings its open strings, I first, as A4
-     * @param measured what was measured or learned, by code; all else has its usual value
-     * @param tailEnds what each string is hung on, by position
-     * @param pegSides on which side each knob is, by position
-     * @param pegs what the strings are wound on
-     */
-    record KeptSetUp(
-            String family,
-            String size,
-            boolean leftHanded,
-            double referenceAHz,
-            List<String> openStrings,
-            Map<String, KeptFigure> measured,
-            Map<String, String> tailEnds,
-            @Nullable Map<String, String> pegSides,
-            @Nullable String pegs) {}
 
     /**
      * Where the bands of the post's load begin.

@@ -159,11 +159,11 @@ public record PegboxDrawing(View above, View side) {
         return pen.view(-half, top, 2 * half, -top + 3);
     }
 
-    private static double hand(SetUp setUp) {
+    static double hand(SetUp setUp) {
         return setUp.leftHanded() ? -1 : 1;
     }
 
-    private static double wall(SetUp setUp) {
+    static double wall(SetUp setUp) {
         return WALL * setUp.value(Quantity.SHAFT_DIAMETER);
     }
 

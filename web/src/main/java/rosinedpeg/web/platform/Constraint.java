@@ -50,6 +50,8 @@ public enum Constraint {
     BENCH_NOT_ON_ONCE,
     /** It was said twice at one moment that two sets take turns on an instrument. */
     TWO_SETS_ONCE,
+    /** An attempt was begun twice by one press. */
+    PRACTICE_ATTEMPT_ONCE,
     /** An instrument was put on the lending shelf twice at one moment. */
     SHELF_INSTRUMENT_ONCE,
     /** Two of a workshop that borrow are called the same. */

@@ -316,6 +316,9 @@ class BenchWork {
     private static Change change(Look look, Standing standing, List<StringOn> strings) {
         List<SafeChange.Performance> performances = look.performances(standing.id());
         // What is changed together holds when the slowest of it does.
+        if (strings.isEmpty()) {
+            return new Change(standing, strings, List.of(), look.now, Optional.empty());
+        }
         StringCore slowest = slowest(strings);
         List<StringsWindow.Due> due = strings.stream()
                 .map(string -> {
@@ -326,7 +329,7 @@ class BenchWork {
         Instant latest = due.stream()
                 .map(string -> string.safe().latest())
                 .min(Comparator.naturalOrder())
-                .orElse(look.now);
+                .orElseThrow();
         Optional<Occasion> played = due.stream()
                 .flatMap(string -> string.safe().playedFirst().stream())
                 .min(Comparator.comparing(SafeChange.Performance::beginsAt))

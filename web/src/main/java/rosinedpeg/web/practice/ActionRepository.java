@@ -1,0 +1,25 @@
+package rosinedpeg.web.practice;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+
+/** What was done in attempts, as it is kept. */
+interface ActionRepository extends JpaRepository<ActionEntity, UUID> {
+
+    /** What counts, in order. */
+    List<ActionEntity> findByAttemptIdAndTakenBackByIsNullOrderBySequence(UUID attemptId);
+
+    /** What was done last, of what counts. */
+    Optional<ActionEntity> findFirstByAttemptIdAndTakenBackByIsNullOrderBySequenceDesc(UUID attemptId);
+
+    /** The number of what was done last, whether it counts or not; 0 before anything is. */
+    @Query("select coalesce(max(action.sequence), 0) from ActionEntity action where action.attemptId = :attemptId")
+    int last(UUID attemptId);
+
+    long countByAttemptIdAndTakenBackByIsNull(UUID attemptId);
+
+    boolean existsByAttemptIdAndTakenBackBy(UUID attemptId, UUID press);
+}

@@ -1,0 +1,229 @@
+package rosinedpeg.web.practice;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.simulation.Action;
+import rosinedpeg.core.simulation.PracticeInstrument;
+import rosinedpeg.core.simulation.PracticeLedger;
+import rosinedpeg.core.simulation.PracticeStart;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.NotFoundException;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * What people do to instruments that cannot be hurt. Only whoever practises sees it. What an action came to follows from those before it,
+ * which never change, so that it is remembered and worked out again only where nobody remembers it.
+ */
+@Service
+@Transactional(readOnly = true)
+class Practices {
+
+    /** So many attempts are told; older ones wait for nobody. */
+    private static final Limit TOLD = Limit.of(12);
+    /** So many moments are remembered. */
+    private static final int REMEMBERED = 2000;
+
+    private final AttemptRepository attempts;
+    private final ActionRepository actions;
+    private final JsonMapper json;
+    private final Clock clock;
+    private final Cache<Key, PracticeInstrument.Outcome> moments =
+            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
+
+    Practices(AttemptRepository attempts, ActionRepository actions, JsonMapper json, Clock clock) {
+        this.attempts = attempts;
+        this.actions = actions;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    private record Key(UUID attemptId, int sequence) {}
+
+    /**
+     * An attempt, told.
+     *
+     * @param id its id
+     * @param name what it is called
+     * @param touchedAt when something was done last
+     */
+    record Told(UUID id, String name, Instant touchedAt) {}
+
+    private static UUID me() {
+        return CurrentWorkshop.account().orElseThrow().accountId();
+    }
+
+    /** {@return the attempts of whoever asks, the latest first} */
+    List<Told> mine() {
+        return attempts.findByAccountIdOrderByTouchedAtDescId(me(), TOLD).stream()
+                .map(row -> new Told(row.id(), row.name(), row.touchedAt()))
+                .toList();
+    }
+
+    /**
+     * Begins an attempt; pressed twice it is begun once.
+     *
+     * @param press the press that this is, which becomes its id
+     * @param instrumentId what it is a copy of; null where of nothing
+     * @param name what it is called
+     * @param start how it is before anything is done
+     */
+    @Transactional
+    void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeStart start) {
+        if (!attempts.existsById(press)) {
+            attempts.saveAndFlush(new AttemptEntity(
+                    press, me(), instrumentId, name, json.writeValueAsString(KeptStart.of(start)), clock.instant()));
+        }
+    }
+
+    /**
+     * An attempt as it stands.
+     *
+     * @throws NotFoundException when it is not one of whoever asks
+     */
+    Attempt get(UUID id) {
+        AttemptEntity row =
+                attempts.findByIdAndAccountId(id, me()).orElseThrow(() -> new NotFoundException("attempt " + id));
+        return view(row);
+    }
+
+    private Attempt view(AttemptEntity row) {
+        PracticeInstrument.Outcome last = last(row);
+        return new Attempt(
+                row.id(),
+                row.name(),
+                row.begunAt(),
+                actions.countByAttemptIdAndTakenBackByIsNull(row.id()),
+                last.after(),
+                last.consequences());
+    }
+
+    private PracticeInstrument.Outcome last(AttemptEntity row) {
+        Optional<ActionEntity> done = actions.findFirstByAttemptIdAndTakenBackByIsNullOrderBySequenceDesc(row.id());
+        return done.map(last -> {
+                    PracticeInstrument.Outcome known = moments.getIfPresent(new Key(row.id(), last.sequence()));
+                    return known == null ? replayed(row) : known;
+                })
+                .orElseGet(() -> new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of()));
+    }
+
+    private PracticeInstrument.Outcome replayed(AttemptEntity row) {
+        PracticeInstrument.Outcome outcome =
+                new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of());
+        for (ActionEntity one : actions.findByAttemptIdAndTakenBackByIsNullOrderBySequence(row.id())) {
+            outcome = outcome.after().act(read(one));
+            moments.put(new Key(row.id(), one.sequence()), outcome);
+        }
+        return outcome;
+    }
+
+    private PracticeStart start(AttemptEntity row) {
+        return json.readValue(row.start(), KeptStart.class).start();
+    }
+
+    private Action read(ActionEntity row) {
+        return json.readValue(row.action(), KeptAction.class).action();
+    }
+
+    /**
+     * Does something; pressed twice it is done once.
+     *
+     * @param id the attempt
+     * @param press the press that this is
+     * @param action what
+     * @return the attempt afterwards
+     * @throws NotFoundException when it is not one of whoever asks
+     * @throws IllegalArgumentException when the instrument has no such string, or nothing more can be done in this attempt
+     */
+    @Transactional
+    Attempt act(UUID id, UUID press, Action action) {
+        AttemptEntity row = locked(id);
+        if (!actions.existsById(press)) {
+            if (actions.countByAttemptIdAndTakenBackByIsNull(id) >= PracticeLedger.MOST) {
+                throw new IllegalArgumentException("attempt " + id + " has " + PracticeLedger.MOST + " actions");
+            }
+            PracticeInstrument.Outcome outcome = last(row).after().act(action);
+            int sequence = actions.last(id) + 1;
+            actions.saveAndFlush(new ActionEntity(
+                    press, id, sequence, json.writeValueAsString(KeptAction.of(action)), clock.instant()));
+            row.touch(clock.instant());
+            moments.put(new Key(id, sequence), outcome);
+        }
+        return view(row);
+    }
+
+    private AttemptEntity locked(UUID id) {
+        return attempts.locked(id, me()).orElseThrow(() -> new NotFoundException("attempt " + id));
+    }
+
+    /**
+     * Goes back to just before what was done last; pressed twice, once.
+     *
+     * @param id the attempt
+     * @param press the press that this is
+     * @return the attempt as it was
+     * @throws NotFoundException when it is not one of whoever asks
+     */
+    @Transactional
+    Attempt back(UUID id, UUID press) {
+        AttemptEntity row = locked(id);
+        if (!actions.existsByAttemptIdAndTakenBackBy(id, press)) {
+            actions.findFirstByAttemptIdAndTakenBackByIsNullOrderBySequenceDesc(id)
+                    .ifPresent(last -> last.takeBack(press));
+            actions.flush();
+            row.touch(clock.instant());
+        }
+        return view(row);
+    }
+
+    /** {@return an attempt as a file: how it began, and what was done} */
+    byte[] file(UUID id) {
+        AttemptEntity row =
+                attempts.findByIdAndAccountId(id, me()).orElseThrow(() -> new NotFoundException("attempt " + id));
+        return json.writerWithDefaultPrettyPrinter()
+                .writeValueAsBytes(new KeptAttempt(
+                        KeptAttempt.KIND,
+                        row.name(),
+                        json.readValue(row.start(), KeptStart.class),
+                        actions.findByAttemptIdAndTakenBackByIsNullOrderBySequence(id).stream()
+                                .map(one -> json.readValue(one.action(), KeptAction.class))
+                                .toList()));
+    }
+
+    /**
+     * Reads an attempt from a file.
+     *
+     * @param press the press that this is, which becomes its id
+     * @param file the file
+     * @throws IllegalArgumentException when it is none, or something in it cannot be
+     */
+    @Transactional
+    void read(UUID press, byte[] file) {
+        KeptAttempt kept = json.readValue(file, KeptAttempt.class);
+        PracticeLedger ledger = kept.ledger();
+        ledger.now();
+        if (attempts.existsById(press)) {
+            return;
+        }
+        begin(press, null, kept.name(), ledger.start());
+        int sequence = 0;
+        for (Action action : ledger.actions()) {
+            sequence++;
+            actions.save(new ActionEntity(
+                    UUID.randomUUID(),
+                    press,
+                    sequence,
+                    json.writeValueAsString(KeptAction.of(action)),
+                    clock.instant()));
+        }
+        actions.flush();
+    }
+}

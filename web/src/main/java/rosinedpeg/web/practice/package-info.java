@@ -1,0 +1,9 @@
+/**
+ * The practice peg: an instrument that cannot be hurt. {@code Practices} keeps what somebody does to it as a ledger, {@code PracticePages}
+ * shows what that came to. What happens is worked out in {@link rosinedpeg.core.simulation}, how it sounds in {@link rosinedpeg.core.tone}.
+ */
+@org.springframework.modulith.ApplicationModule(allowedDependencies = {"platform", "instrument", "drawing"})
+@NullMarked
+package rosinedpeg.web.practice;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,176 @@
+// The practice peg by hand: a knob is dragged round, turned with the wheel or with keys. The server works out what that comes to. What
+// is pressed is sent in its order, each with what stood on the page when it was pressed; what is turned meanwhile is gathered in one.
+const practice = () => document.getElementById("practice");
+const hands = () => document.getElementById("hands");
+const inHand = () => hands()?.querySelector("[name=string]:checked")?.value;
+
+const waiting = [];
+let sending = false;
+
+// Also where a page came without encryption, which has no crypto.randomUUID.
+function press() {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6] & 0x0f) | 0x40;
+  bytes[8] = (bytes[8] & 0x3f) | 0x80;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join("-");
+}
+
+function hear(address) {
+  new Audio(address).play().catch(() => {});
+}
+
+// What came of it, in one sentence, where a screen reader hears it: what is replaced is not heard.
+function tell() {
+  const said = [...practice().querySelectorAll(".practice-said .now, .practice-said .what")];
+  document.getElementById("told").textContent = said.map((line) => line.textContent.replace(/\s+/g, " ").trim()).join(". ");
+}
+
+function swap(html) {
+  const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("practice");
+  if (!fresh) return;
+  const hearing = document.getElementById("hear")?.checked;
+  const focused = document.activeElement?.id;
+  practice().replaceWith(fresh);
+  if (hearing) document.getElementById("hear").checked = true;
+  if (focused) document.getElementById(focused)?.focus();
+  tell();
+}
+
+async function send() {
+  if (sending) return;
+  sending = true;
+  while (waiting.length > 0) {
+    const { address, body, string } = waiting.shift();
+    practice().setAttribute("aria-busy", "true");
+    try {
+      const answer = await fetch(address, { method: body ? "POST" : "GET", headers: { "HX-Request": "true" }, body });
+      // Whoever is signed out signs in again and finds the attempt as it was.
+      if (!answer.ok || answer.redirected) return location.reload();
+      swap(await answer.text());
+      const own = practice().querySelector("[data-hear]");
+      if (body?.get("does") === "PLUCK" && string === inHand() && own && document.getElementById("hear")?.checked) hear(own.href);
+    } catch {
+      // No connection: what was pressed waits in its place and is sent by the next press.
+      waiting.unshift({ address, body, string });
+      break;
+    }
+  }
+  practice().removeAttribute("aria-busy");
+  sending = false;
+}
+
+function add(form, fields) {
+  const body = new URLSearchParams(fields);
+  body.set("press", press());
+  waiting.push({ address: form.action, body, string: inHand() });
+  send();
+}
+
+let turned = 0;
+
+function turn(degrees) {
+  if (!hands()?.querySelector("[name=turn]")) return;
+  turned += degrees;
+  const whole = Math.trunc(turned);
+  if (whole === 0) return;
+  turned -= whole;
+  const last = waiting.at(-1);
+  const sum = whole + Number(last?.body?.get("turn") ?? 0);
+  if (last?.body?.has("turn") && last.string === inHand() && Math.abs(sum) <= 360) {
+    last.body.set("turn", sum);
+    return;
+  }
+  const fields = new FormData(hands());
+  fields.set("turn", whole);
+  add(hands(), fields);
+}
+
+// The page with another string in hand, and everything else as it is set.
+function take(position) {
+  const fields = new URLSearchParams(new FormData(hands()));
+  for (const secret of ["press", "_csrf"]) fields.delete(secret);
+  fields.set("string", position);
+  waiting.push({ address: `${practice().dataset.page}?${fields}`, body: null, string: position });
+  send();
+}
+
+document.addEventListener("submit", (event) => {
+  const form = event.target;
+  if (form !== hands() && !form.matches("[data-back]")) return;
+  event.preventDefault();
+  const fields = new FormData(form === hands() ? form : hands());
+  fields.set("_csrf", new FormData(form).get("_csrf"));
+  if (event.submitter?.name) fields.set(event.submitter.name, event.submitter.value);
+  add(form, fields);
+});
+
+document.addEventListener("change", (event) => {
+  if (event.target.matches("#hands [name=string]")) take(event.target.value);
+});
+
+const knob = (event) => event.target.closest?.("#practice .grip");
+const nameOf = (grip) => [...grip.classList].find((name) => name.startsWith("at-"))?.slice(3);
+let dragged = null;
+
+function angle(event, middle) {
+  return (Math.atan2(event.clientY - middle.y, event.clientX - middle.x) * 180) / Math.PI;
+}
+
+document.addEventListener("pointerdown", (event) => {
+  const grip = knob(event);
+  if (!grip) return;
+  event.preventDefault();
+  const box = grip.getBoundingClientRect();
+  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+  dragged = { position: nameOf(grip), middle, at: angle(event, middle) };
+  if (inHand() !== dragged.position) take(dragged.position);
+});
+
+// Clockwise tightens.
+document.addEventListener("pointermove", (event) => {
+  if (!dragged) return;
+  const now = angle(event, dragged.middle);
+  const by = ((now - dragged.at + 540) % 360) - 180;
+  dragged.at = now;
+  if (inHand() === dragged.position) turn(by);
+});
+
+for (const over of ["pointerup", "pointercancel"]) document.addEventListener(over, () => (dragged = null));
+
+document.addEventListener(
+  "wheel",
+  (event) => {
+    const grip = knob(event);
+    if (!grip) return;
+    event.preventDefault();
+    if (inHand() !== nameOf(grip)) take(nameOf(grip));
+    else turn(event.deltaY < 0 ? 3 : -3);
+  },
+  { passive: false },
+);
+
+const button = (selector) => practice()?.querySelector(selector)?.click();
+
+document.addEventListener("keydown", (event) => {
+  const typing = event.target.matches("input:not([type=radio], [type=checkbox]), select, textarea");
+  if (event.ctrlKey || event.altKey || event.metaKey || typing || !practice()) return;
+  const by = event.shiftKey ? 45 : 5;
+  let taken = true;
+  if (event.key === "ArrowUp") turn(by);
+  else if (event.key === "ArrowDown") turn(-by);
+  else if (/^[1-5]$/.test(event.key)) button(`#string-${["I", "II", "III", "IV", "V"][event.key - 1]}:not(:checked)`);
+  else if (event.key === " " && !event.target.matches("button, a, summary, input")) button("#do-PLUCK");
+  else if (event.key.toLowerCase() === "p") button("#do-PUSH");
+  else if (event.key.toLowerCase() === "l") button("#do-LET_GO");
+  else if (event.key.toLowerCase() === "b") button("#back");
+  else taken = false;
+  if (taken) event.preventDefault();
+});
+
+document.addEventListener("click", (event) => {
+  const link = event.target.closest("#practice [data-hear]");
+  if (!link) return;
+  event.preventDefault();
+  hear(link.href);
+});
