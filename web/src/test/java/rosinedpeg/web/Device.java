@@ -52,14 +52,14 @@ final class Device {
                 HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString());
     }
 
-    /** Sends a form; to the bench as htmx does. */
+    /** Sends a form; to the bench, and to the practice peg, as their pages do. */
     HttpResponse<String> post(String path, Map<String, String> fields) throws Exception {
         String body = fields.entrySet().stream()
                 .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", "application/x-www-form-urlencoded");
-        if (path.startsWith("/bench/")) {
+        if (path.matches("/(bench|practice)/.*")) {
             request.header("HX-Request", "true");
         }
         return client.send(

@@ -39,6 +39,8 @@ class PagesIT extends RunningApplication {
     private static final int PACKETS = 5000;
     private static final int TABLES = 20;
     private static final int TABLES_UNTIL_WARM = 10;
+    private static final int ACTIONS = 100;
+    private static final int ACTIONS_UNTIL_WARM = 60;
     /** It asks the database for nothing but who is signed in. */
     private static final String EMPTY_PAGE = "/password";
 
@@ -125,6 +127,42 @@ class PagesIT extends RunningApplication {
         }
         if (wanted.test("/drawer/import")) {
             askForPackets(empty);
+        }
+        if (wanted.test("/practice")) {
+            practise(empty);
+        }
+    }
+
+    /** A peg is turned to and fro: each action is answered with all of the instrument, drawn. */
+    private void practise(List<Long> empty) throws Exception {
+        Device here = devices.get(0);
+        String token = Device.field(here.get("/practice").body(), "_csrf");
+        String attempt = UUID.randomUUID().toString();
+        here.post("/practice", Map.of("_csrf", token, "press", attempt, "size", "VIOLIN 4/4"));
+        Map<String, List<Long>> micros = new LinkedHashMap<>();
+        int size = 0;
+        for (int time = 0; time < ACTIONS_UNTIL_WARM + ACTIONS; time++) {
+            if (time == ACTIONS_UNTIL_WARM) {
+                micros.clear();
+            }
+            Map<String, String> turn = Map.of(
+                    "_csrf",
+                    token,
+                    "press",
+                    UUID.randomUUID().toString(),
+                    "string",
+                    "II",
+                    "turn",
+                    time % 2 == 0 ? "5" : "-5",
+                    "pushing",
+                    "true");
+            size = timed(micros, "practice: a peg turned", () -> here.post("/practice/" + attempt + "/act", turn))
+                    .body()
+                    .length();
+        }
+        for (Map.Entry<String, List<Long>> one : micros.entrySet()) {
+            Collections.sort(one.getValue());
+            print(one.getKey(), one.getValue(), empty, size / 1024);
         }
     }
 

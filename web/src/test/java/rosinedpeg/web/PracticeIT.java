@@ -129,6 +129,7 @@ class PracticeIT extends InRequests {
         }
         assertThat(post(other, attempt + "/act", "string", "II", "turn", "-40")).hasStatus(404);
         assertThat(post(other, attempt + "/back", "string", "II")).hasStatus(404);
+        assertThat(post(other, attempt + "/again")).hasStatus(404);
     }
 
     @Test
@@ -175,6 +176,9 @@ class PracticeIT extends InRequests {
         assertThat(seen(again).select(".practice-said").text())
                 .isEqualTo(seen(attempt).select(".practice-said").text());
         assertThat(page(keeper, "/practice")).contains(again);
+        String fresh = UUID.randomUUID().toString();
+        assertThat(atOnce(keeper, attempt + "/again", "press", fresh)).containsOnly(302);
+        assertThat(strings("/practice/" + fresh)).isEqualTo(strings(attempt()));
         String text = new String(file, UTF_8);
         for (String wrong : List.of(
                 "no file",

@@ -1,7 +1,10 @@
 package rosinedpeg.web;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Page;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -26,7 +29,6 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/measure/PEGBOX", "measure");
             UUID run = openRun("Pit 5 viola");
             visit(page, "/instruments/" + violin + "/post", "post");
-            visit(page, "/instruments/" + violin + "/plan/card?strings=I&strings=II", "card");
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
             visit(
                     page,
@@ -46,6 +48,16 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/drawer", "drawer");
             visit(page, "/buying", "buying");
             visit(page, "/lives/" + kind("Sluice") + "?with=" + kind("Weir"), "lives");
+            page.navigate("/practice");
+            page.getByLabel("Instrument").fill("Pit 1 violin");
+            page.getByText("Begin with a copy").click();
+            page.waitForURL("**/practice/*");
+            for (String press :
+                    List.of("string-II", "turn-360", "turn-360", "do-TAKE_OFF", "string-III", "turn-15", "do-PLUCK")) {
+                page.locator("#" + press).click();
+                assertThat(page.locator("#practice[aria-busy]")).hasCount(0);
+            }
+            shoot(page, "practice");
             Page narrow = browser.open(address(), 390, 844);
             Browser.signIn(narrow, "bench");
             visit(narrow, "/bench/" + run, "bench-narrow");

@@ -51,8 +51,4 @@ class ActionEntity {
     String action() {
         return action;
     }
-
-    Instant doneAt() {
-        return doneAt;
-    }
 }

@@ -1,6 +1,5 @@
 package rosinedpeg.web.practice;
 
-import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import rosinedpeg.core.simulation.Consequence;
@@ -11,9 +10,8 @@ import rosinedpeg.core.simulation.PracticeInstrument;
  *
  * @param id its id
  * @param name what it is called
- * @param begunAt when it was begun
  * @param done how much was done, what was taken back left out
  * @param now the instrument as it is
  * @param happened what came of what was done last
  */
-record Attempt(UUID id, String name, Instant begunAt, long done, PracticeInstrument now, List<Consequence> happened) {}
+record Attempt(UUID id, String name, long done, PracticeInstrument now, List<Consequence> happened) {}

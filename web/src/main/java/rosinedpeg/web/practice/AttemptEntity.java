@@ -51,8 +51,9 @@ class AttemptEntity {
         return id;
     }
 
-    UUID accountId() {
-        return accountId;
+    @Nullable
+    UUID instrumentId() {
+        return instrumentId;
     }
 
     String name() {
@@ -61,10 +62,6 @@ class AttemptEntity {
 
     String start() {
         return start;
-    }
-
-    Instant begunAt() {
-        return begunAt;
     }
 
     Instant touchedAt() {

@@ -257,6 +257,15 @@ class PracticeController {
         return shown(practices.back(id, Entry.press(form.press())), form, model, request);
     }
 
+    /** Begins again as this attempt began. */
+    @OpenTo(Role.PLAYER)
+    @PostMapping("/practice/{id}/again")
+    String again(@PathVariable UUID id, @RequestParam(defaultValue = "") String press) {
+        UUID fresh = Entry.press(press);
+        Constraint.PRACTICE_ATTEMPT_ONCE.once(() -> practices.again(id, fresh));
+        return "redirect:/practice/" + fresh;
+    }
+
     private static String shown(Attempt attempt, ActForm form, Model model, HttpServletRequest request) {
         Position inHand = inHand(form, attempt);
         return Htmx.asks(request)

@@ -90,9 +90,11 @@ class Practices {
      * @throws NotFoundException when it is not one of whoever asks
      */
     Attempt get(UUID id) {
-        AttemptEntity row =
-                attempts.findByIdAndAccountId(id, me()).orElseThrow(() -> new NotFoundException("attempt " + id));
-        return view(row);
+        return view(mine(id));
+    }
+
+    private AttemptEntity mine(UUID id) {
+        return attempts.findByIdAndAccountId(id, me()).orElseThrow(() -> new NotFoundException("attempt " + id));
     }
 
     private Attempt view(AttemptEntity row) {
@@ -100,7 +102,6 @@ class Practices {
         return new Attempt(
                 row.id(),
                 row.name(),
-                row.begunAt(),
                 actions.countByAttemptIdAndTakenBackByIsNull(row.id()),
                 last.after(),
                 last.consequences());
@@ -184,10 +185,22 @@ class Practices {
         return view(row);
     }
 
+    /**
+     * Begins again with what an attempt began with, luck included; pressed twice it is begun once.
+     *
+     * @param id the attempt
+     * @param press the press that this is, which becomes the id of the new one
+     * @throws NotFoundException when it is not one of whoever asks
+     */
+    @Transactional
+    void again(UUID id, UUID press) {
+        AttemptEntity row = mine(id);
+        begin(press, row.instrumentId(), row.name(), start(row));
+    }
+
     /** {@return an attempt as a file: how it began, and what was done} */
     byte[] file(UUID id) {
-        AttemptEntity row =
-                attempts.findByIdAndAccountId(id, me()).orElseThrow(() -> new NotFoundException("attempt " + id));
+        AttemptEntity row = mine(id);
         return json.writerWithDefaultPrettyPrinter()
                 .writeValueAsBytes(new KeptAttempt(
                         KeptAttempt.KIND,
