@@ -339,7 +339,7 @@ class PracticeInstrumentTest {
             postsLost += bare.postStands() ? 0 : 1;
             scratched += bare.scratches();
         }
-        assertThat(postsLost).isBetween(10, 40);
+        assertThat(postsLost).isBetween(15, 50);
         assertThat(scratched).isBetween(60, 120);
         PracticeInstrument careful = act(strung(), off(III));
         assertThat(careful.postStands()).isTrue();

@@ -51,6 +51,10 @@ final class Doing {
     private static final double SCRATCH = 0.5;
     /** Chance that a post falls at an action while nothing at all holds it. */
     private static final double FALLS_WHEN_UNLOADED = 0.15;
+    /** Chance that it falls with the bridge, which jolts it. */
+    private static final double FALLS_WITH_BRIDGE = 0.3;
+    /** Chance that it falls at an action while the bridge lies: nothing holds it, and little moves it. */
+    private static final double FALLS_LATER = 0.02;
     /** A bridge that carries less than this share of its load slides over. */
     private static final double BRIDGE_HELD_FROM = 0.02;
     /** How far above or below its default breaking tension a string breaks. */
@@ -535,9 +539,11 @@ final class Doing {
             bridgeStands = false;
             consequences.add(new Consequence.BridgeFell());
         }
-        double treble = bridgeStands ? shares.treble() : 0;
-        double held = treble / start.bands().thinFrom();
-        if (postStands && held < 1 && luck.nextDouble() < (1 - Math.max(0, held)) * FALLS_WHEN_UNLOADED) {
+        double held = Math.max(0, shares.treble() / start.bands().thinFrom());
+        double falls = before.bridgeStands() && !bridgeStands
+                ? FALLS_WITH_BRIDGE
+                : bridgeStands ? (1 - held) * FALLS_WHEN_UNLOADED : FALLS_LATER;
+        if (postStands && falls > 0 && luck.nextDouble() < falls) {
             postStands = false;
             consequences.add(new Consequence.PostFell());
         }

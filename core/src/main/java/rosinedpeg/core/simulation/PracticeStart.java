@@ -76,6 +76,11 @@ public record PracticeStart(
         return new PracticeStart(setUp, strings, pegConditions, graphited, coupling, stuck, bands, seed);
     }
 
+    /** {@return the same with other luck} */
+    public PracticeStart withSeed(long otherSeed) {
+        return new PracticeStart(setUp, strings, pegs, graphited, coupling, stuck, bands, otherSeed);
+    }
+
     /** {@return the same with graphite in the grooves of some strings} */
     public PracticeStart graphited(Set<Position> positions) {
         return new PracticeStart(setUp, strings, pegs, positions, coupling, stuck, bands, seed);

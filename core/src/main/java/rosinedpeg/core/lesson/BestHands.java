@@ -1,0 +1,221 @@
+package rosinedpeg.core.lesson;
+
+import static java.util.Objects.requireNonNull;
+
+import java.util.ArrayList;
+import java.util.List;
+import rosinedpeg.core.bridge.ThrustBand;
+import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.pegs.PegTreatment;
+import rosinedpeg.core.rounds.TuningRounds;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.simulation.Action;
+import rosinedpeg.core.simulation.PracticeInstrument;
+import rosinedpeg.core.simulation.PracticeLedger;
+import rosinedpeg.core.simulation.PracticeString;
+import rosinedpeg.core.strings.Elasticity;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.winding.Lock;
+
+/**
+ * How good hands do what a lesson asks: to be shown beside what somebody did. They see what a hand feels (how far a string is from its
+ * pitch) and turn by the arithmetic; what follows comes of the practice instrument like any other action.
+ */
+public final class BestHands {
+
+    private static final double MOST_DEGREES = 360;
+    private static final double A_LITTLE = 30;
+    private static final int MOST_TURNS = 40;
+    private static final int MOST_ROUNDS = 12;
+    private static final double HARDLY = 0.02;
+
+    private final List<Action> done = new ArrayList<>();
+    private PracticeInstrument now;
+
+    private BestHands(PracticeInstrument now) {
+        this.now = now;
+    }
+
+    /**
+     * What good hands do from here on.
+     *
+     * @param lesson the lesson
+     * @param ledger an attempt at it
+     * @return the actions that reach what is asked
+     */
+    public static List<Action> of(Lesson lesson, PracticeLedger ledger) {
+        requireNonNull(lesson, "lesson");
+        requireNonNull(ledger, "ledger");
+        BestHands hands = new BestHands(ledger.now());
+        switch (lesson) {
+            case TURN_AND_PUSH -> hands.bringUp(Position.II);
+            case LISTEN -> {
+                hands.bringUp(Position.III);
+                hands.act(new Action.Pluck(Position.III));
+            }
+            case TAKE_OFF -> takeOff(Position.IV).forEach(hands::act);
+            case WIND -> hands.putOn(Position.IV);
+            case EASE_THE_BRIDGE -> hands.ease();
+            case GRAPHITE -> hands.graphite(Position.III);
+            case MAKE_WAY -> hands.makeWay();
+            case PEG_THAT_STICKS -> hands.treat(Position.II);
+            case PEG_THAT_SLIPS -> hands.treat(Position.III);
+            case ROUNDS -> hands.rounds();
+            case WHOLE_SET -> hands.wholeSet();
+            case BRIDGE_DOWN -> hands.standUp();
+        }
+        return List.copyOf(hands.done);
+    }
+
+    private void act(Action action) {
+        done.add(action);
+        now = now.act(action).after();
+    }
+
+    /** Slack, then off, with a cloth under its ball. */
+    static List<Action> takeOff(Position position) {
+        return List.of(
+                new Action.TurnPeg(position, Action.TURN.low(), false, true),
+                new Action.TurnPeg(position, Action.TURN.low(), false, true),
+                new Action.TakeOff(position, true));
+    }
+
+    private void letDown(Position position) {
+        act(new Action.TurnPeg(position, Action.TURN.low(), false, true));
+    }
+
+    private double degreesToPitch(Position position) {
+        SetUp setUp = now.start().setUp();
+        PracticeString there = position.in(now.strings());
+        double mm = setUp.elasticity(there.string()).stretchMm() - there.stretchMm();
+        return mm
+                / Elasticity.drawnInMm(
+                        1, setUp.value(Quantity.SHAFT_DIAMETER), there.string().diameterMm());
+    }
+
+    /** To its pitch in turns of a wrist, pushing; then the hand goes off. What has gone wrong they leave to the lesson to tell. */
+    private void bringUp(Position position) {
+        for (int turns = 0;
+                turns < MOST_TURNS
+                        && now.strings().containsKey(position)
+                        && Math.abs(degreesToPitch(position)) > HARDLY;
+                turns++) {
+            double degrees = Math.max(-MOST_DEGREES, Math.min(MOST_DEGREES, degreesToPitch(position)));
+            act(new Action.TurnPeg(position, degrees, true, true));
+        }
+        act(new Action.Push(position));
+        act(new Action.Push(position));
+        act(new Action.Push(position));
+        act(new Action.LetGo(position));
+    }
+
+    /** Far enough to lift it out of its nut groove. */
+    private void layAside(Position position) {
+        for (int turns = 0;
+                turns < MOST_TURNS && !InstrumentLoad.isAside(now.tensionN(position), position.in(now.atPitchN()));
+                turns++) {
+            act(new Action.TurnPeg(position, -A_LITTLE, false, true));
+        }
+        act(new Action.SetAside(position));
+    }
+
+    private void putOn(Position position) {
+        hangAndThread(position);
+        bringUp(position);
+    }
+
+    private void hangAndThread(Position position) {
+        SetUp setUp = now.start().setUp();
+        act(new Action.RubGraphite(position));
+        act(new Action.Hang(position));
+        act(new Action.Thread(
+                position,
+                Lock.FAR_SIDE_THEN_CROSS,
+                Lock.FAR_SIDE_THEN_CROSS.tipMm(
+                        setUp.family(),
+                        setUp.value(Quantity.SHAFT_DIAMETER),
+                        position.in(now.start().strings()).diameterMm())));
+        act(new Action.LayBack(position));
+    }
+
+    private void graphite(Position position) {
+        layAside(position);
+        act(new Action.RubGraphite(position));
+        act(new Action.LayBack(position));
+        bringUp(position);
+    }
+
+    private void makeWay() {
+        Position covered = Lesson.covered(now.start());
+        for (Position over : Lesson.covering(now.start(), covered)) {
+            layAside(over);
+        }
+        takeOff(covered).forEach(this::act);
+    }
+
+    private void treat(Position position) {
+        takeOff(position).forEach(this::act);
+        act(new Action.TreatPeg(position, PegTreatment.PEG_COMPOUND));
+        putOn(position);
+    }
+
+    private void ease() {
+        act(new Action.HoldCard());
+        for (int times = 0; times < MOST_ROUNDS && now.thrust().band() != ThrustBand.UPRIGHT; times++) {
+            act(new Action.EaseBridge(Action.EASE.clamp(now.lean().degrees())));
+            act(new Action.HoldCard());
+        }
+    }
+
+    /** The stiffest last: it leaves the least to redo. */
+    private void rounds() {
+        for (int round = 0; round < MOST_ROUNDS && !allInTune(); round++) {
+            now.start().setUp().positions().stream()
+                    .sorted((one, other) -> Double.compare(
+                            one.in(now.start().strings()).axialStiffnessN(),
+                            other.in(now.start().strings()).axialStiffnessN()))
+                    .forEach(this::bringUp);
+        }
+    }
+
+    private boolean allInTune() {
+        return now.start().setUp().positions().stream()
+                .allMatch(position -> now.cents(position)
+                        .filter(cents -> Math.abs(cents.value()) <= TuningRounds.TOLERANCE_CENTS)
+                        .isPresent());
+    }
+
+    private void wholeSet() {
+        for (Position position : now.start().setUp().positions()) {
+            takeOff(position).forEach(this::act);
+            putOn(position);
+        }
+        rounds();
+    }
+
+    /** Slack, stood up, then all of them in rounds that are the same for each. */
+    private void standUp() {
+        now.start().setUp().positions().forEach(this::letDown);
+        act(new Action.StandBridge());
+        SetUp setUp = now.start().setUp();
+        for (double fraction : TuningRounds.FROM_SLACK) {
+            for (Position position : setUp.positions()) {
+                PracticeString there = now.strings().get(position);
+                if (there == null) {
+                    continue;
+                }
+                double mm = fraction * setUp.elasticity(there.string()).stretchMm() - there.stretchMm();
+                double degrees = mm
+                        / Elasticity.drawnInMm(
+                                1,
+                                setUp.value(Quantity.SHAFT_DIAMETER),
+                                there.string().diameterMm());
+                for (double left = degrees; left > HARDLY; left -= MOST_DEGREES) {
+                    act(new Action.TurnPeg(position, Math.min(left, MOST_DEGREES), true, true));
+                }
+            }
+        }
+        rounds();
+    }
+}
