@@ -21,7 +21,7 @@ create table practice_action (
     sequence      integer     not null check (sequence between 1 and 20000),
     action        jsonb       not null,
     done_at       timestamptz not null,
-    taken_back_by uuid,
+    undone_press  uuid,
     foreign key (attempt_id, workshop_id) references practice_attempt (id, workshop_id) on delete cascade,
     constraint practice_action_once unique (workshop_id, attempt_id, sequence)
 );

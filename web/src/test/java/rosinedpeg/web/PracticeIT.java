@@ -101,6 +101,27 @@ class PracticeIT extends InRequests {
         assertThat(strings(attempt)).isEqualTo(before);
     }
 
+    /** What was done is looked at moment by moment, what went wrong marked; from any of them it goes on. */
+    @Test
+    void isLookedThroughAndGoneBackIn() throws Exception {
+        String attempt = attempt();
+        for (String degrees : List.of("-30", "30", "60", "90")) {
+            act(attempt, "string", "I", "turn", degrees, "pushing", "true", "guiding", "true");
+        }
+        Document moments = seen(attempt + "/moments");
+        assertThat(moments.select(".practice-moments a")).hasSize(5);
+        assertThat(moments.select(".practice-moments a.harm").text()).contains("went wrong");
+        assertThat(seen(attempt + "/moments?at=1").select("h2").text()).isEqualTo("1: peg of I turned back by 30°");
+        assertThat(seen(attempt + "/moments?at=0").text()).contains("Before anything was done");
+        assertThat(seen(attempt + "/moments?at=77").select(".practice-moments [aria-current]"))
+                .hasSize(1);
+        String press = UUID.randomUUID().toString();
+        assertThat(atOnce(keeper, attempt + "/moments", "press", press, "at", "1"))
+                .containsOnly(302);
+        assertThat(seen(attempt).select(".practice-head .hint").text()).startsWith("One thing done");
+        assertThat(get(stranger(), attempt + "/moments")).hasStatus(404);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "turn, 5000, 'from −1080 to 1080 °'",

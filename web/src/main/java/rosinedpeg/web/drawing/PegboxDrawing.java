@@ -109,10 +109,16 @@ public record PegboxDrawing(View above, View side) {
                     side * (out + piece.toOut() * shaft),
                     y + piece.toAlong() * shaft);
         }
+        numeral(pen, setUp, position, side * out, y);
+    }
+
+    /** On its knob, or beside a machine. */
+    static void numeral(Pen pen, SetUp setUp, Position position, double wallX, double y) {
         boolean machine = setUp.pegKind() == PegKind.MACHINE_HEAD;
+        double shaft = setUp.value(Quantity.SHAFT_DIAMETER);
         pen.text(
                 machine ? "numeral beside" : "numeral",
-                side * (out + shaft * (machine ? 3.25 : 1.56)),
+                wallX + Math.signum(wallX) * shaft * (machine ? 3.25 : 1.56),
                 y + shaft * 0.38,
                 shaft * 1.05,
                 "middle",

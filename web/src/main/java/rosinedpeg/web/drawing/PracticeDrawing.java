@@ -106,14 +106,7 @@ public record PracticeDrawing(View above, View side, View bridge) {
             double ridge = y - Math.sin(Math.toRadians(degrees)) * shaft * 0.62;
             pen.line("shine", shaft * 0.12, side * (out + shaft * 1.05), ridge, side * (out + shaft * 2.15), ridge);
         }
-        boolean machine = setUp.pegKind() == PegKind.MACHINE_HEAD;
-        pen.text(
-                machine ? "numeral beside" : "numeral",
-                side * (out + shaft * (machine ? 3.25 : 1.56)),
-                y + shaft * 0.38,
-                shaft * 1.05,
-                "middle",
-                position.name());
+        PegboxDrawing.numeral(pen, setUp, position, side * out, y);
     }
 
     /** Seen from above while it faces the eye; a tip that is through it stands out on the other side. */

@@ -28,7 +28,7 @@ class ActionEntity {
     private String action;
 
     private Instant doneAt;
-    private @Nullable UUID takenBackBy;
+    private @Nullable UUID undonePress;
 
     protected ActionEntity() {}
 
@@ -41,7 +41,7 @@ class ActionEntity {
     }
 
     void takeBack(UUID press) {
-        this.takenBackBy = press;
+        this.undonePress = press;
     }
 
     int sequence() {

@@ -10,16 +10,16 @@ import org.springframework.data.jpa.repository.Query;
 interface ActionRepository extends JpaRepository<ActionEntity, UUID> {
 
     /** What counts, in order. */
-    List<ActionEntity> findByAttemptIdAndTakenBackByIsNullOrderBySequence(UUID attemptId);
+    List<ActionEntity> findByAttemptIdAndUndonePressIsNullOrderBySequence(UUID attemptId);
 
     /** What was done last, of what counts. */
-    Optional<ActionEntity> findFirstByAttemptIdAndTakenBackByIsNullOrderBySequenceDesc(UUID attemptId);
+    Optional<ActionEntity> findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(UUID attemptId);
 
     /** The number of what was done last, whether it counts or not; 0 before anything is. */
     @Query("select coalesce(max(action.sequence), 0) from ActionEntity action where action.attemptId = :attemptId")
     int last(UUID attemptId);
 
-    long countByAttemptIdAndTakenBackByIsNull(UUID attemptId);
+    long countByAttemptIdAndUndonePressIsNull(UUID attemptId);
 
-    boolean existsByAttemptIdAndTakenBackBy(UUID attemptId, UUID press);
+    boolean existsByAttemptIdAndUndonePress(UUID attemptId, UUID press);
 }

@@ -20,6 +20,4 @@ interface AttemptRepository extends JpaRepository<AttemptEntity, UUID> {
     Optional<AttemptEntity> locked(UUID id, UUID accountId);
 
     List<AttemptEntity> findByAccountIdOrderByTouchedAtDescId(UUID accountId, Limit most);
-
-    long countByAccountId(UUID accountId);
 }

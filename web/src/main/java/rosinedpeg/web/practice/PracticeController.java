@@ -33,6 +33,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.PracticeInstrument;
+import rosinedpeg.core.simulation.PracticeLedger;
 import rosinedpeg.core.simulation.PracticeStart;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -60,6 +61,8 @@ class PracticeController {
 
     private static final String FRAGMENT = "practice/attempt :: practice";
     private static final int SUGGESTED = 500;
+    /** So many moments are told one by one, the last. */
+    private static final int MOST_MOMENTS = 300;
     /** A finger on a peg sounds a moment, no longer. */
     private static final int SECONDS = 2;
 
@@ -257,6 +260,45 @@ class PracticeController {
         return shown(practices.back(id, Entry.press(form.press())), form, model, request);
     }
 
+    /**
+     * Shows what was done, moment by moment.
+     *
+     * @param at the moment, by how much was done until then; the last when none is given
+     */
+    @OpenTo(Role.PLAYER)
+    @GetMapping("/practice/{id}/moments")
+    String moments(@PathVariable UUID id, @RequestParam(required = false) @Nullable Integer at, Model model) {
+        Attempt attempt = practices.get(id);
+        List<PracticeLedger.Moment> moments = practices.moments(id);
+        int shown = at == null ? moments.size() : Math.max(0, Math.min(moments.size(), at));
+        Optional<PracticeLedger.Moment> moment = shown == 0 ? Optional.empty() : Optional.of(moments.get(shown - 1));
+        PracticeInstrument now = moment.map(PracticeLedger.Moment::after)
+                .orElseGet(() -> PracticeInstrument.of(attempt.now().start()));
+        Page.lay(
+                new MomentsPage(
+                        attempt,
+                        moments,
+                        Math.max(0, moments.size() - MOST_MOMENTS),
+                        shown,
+                        moment,
+                        now,
+                        PracticeDrawing.of(now, null),
+                        UUID.randomUUID()),
+                model);
+        return "practice/moments";
+    }
+
+    /** Goes back to a moment. */
+    @OpenTo(Role.PLAYER)
+    @PostMapping("/practice/{id}/moments")
+    String backTo(
+            @PathVariable UUID id,
+            @RequestParam(defaultValue = "") String press,
+            @RequestParam(defaultValue = "0") Integer at) {
+        practices.backTo(id, Entry.press(press), Math.max(0, at));
+        return "redirect:/practice/" + id;
+    }
+
     /** Begins again as this attempt began. */
     @OpenTo(Role.PLAYER)
     @PostMapping("/practice/{id}/again")
@@ -377,6 +419,28 @@ class PracticeController {
             UUID other,
             Optional<String> wrong,
             int largestMegabytes) {}
+
+    /**
+     * An attempt, moment by moment.
+     *
+     * @param attempt the attempt
+     * @param moments all that was done
+     * @param from so many of the first are not told one by one
+     * @param shown the moment that is shown, by how much was done until then
+     * @param moment the moment that is shown; empty before anything was done
+     * @param now the instrument at that moment
+     * @param drawing it, drawn
+     * @param fresh the next press
+     */
+    private record MomentsPage(
+            Attempt attempt,
+            List<PracticeLedger.Moment> moments,
+            int from,
+            int shown,
+            Optional<PracticeLedger.Moment> moment,
+            PracticeInstrument now,
+            PracticeDrawing drawing,
+            UUID fresh) {}
 
     /**
      * An attempt.

@@ -5,6 +5,7 @@ import static java.util.stream.Collectors.joining;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.rounds.TuningRounds;
+import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.Consequence;
 import rosinedpeg.core.simulation.PracticeInstrument;
 import rosinedpeg.core.simulation.PracticeString;
@@ -117,6 +118,16 @@ class PracticeWords {
                 words.say("practice." + key + ".why", arguments),
                 words.say("practice." + key + ".now", arguments),
                 harms);
+    }
+
+    /** {@return what was done, in a few words} */
+    public String done(Action action) {
+        KeptAction kept = KeptAction.of(action);
+        double degrees = kept.degrees() == null ? 0 : kept.degrees();
+        return words.say(
+                "practice.act." + kept.does() + (degrees < 0 ? ".back" : ""),
+                kept.string() == null ? "" : kept.string(),
+                say.degrees(Math.abs(degrees), 0));
     }
 
     /** {@return how the bridge stands, in a few words} */

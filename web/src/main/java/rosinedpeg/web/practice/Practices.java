@@ -7,6 +7,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
@@ -102,13 +103,13 @@ class Practices {
         return new Attempt(
                 row.id(),
                 row.name(),
-                actions.countByAttemptIdAndTakenBackByIsNull(row.id()),
+                actions.countByAttemptIdAndUndonePressIsNull(row.id()),
                 last.after(),
                 last.consequences());
     }
 
     private PracticeInstrument.Outcome last(AttemptEntity row) {
-        Optional<ActionEntity> done = actions.findFirstByAttemptIdAndTakenBackByIsNullOrderBySequenceDesc(row.id());
+        Optional<ActionEntity> done = actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(row.id());
         return done.map(last -> {
                     PracticeInstrument.Outcome known = moments.getIfPresent(new Key(row.id(), last.sequence()));
                     return known == null ? replayed(row) : known;
@@ -119,7 +120,7 @@ class Practices {
     private PracticeInstrument.Outcome replayed(AttemptEntity row) {
         PracticeInstrument.Outcome outcome =
                 new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of());
-        for (ActionEntity one : actions.findByAttemptIdAndTakenBackByIsNullOrderBySequence(row.id())) {
+        for (ActionEntity one : actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(row.id())) {
             outcome = outcome.after().act(read(one));
             moments.put(new Key(row.id(), one.sequence()), outcome);
         }
@@ -148,7 +149,7 @@ class Practices {
     Attempt act(UUID id, UUID press, Action action) {
         AttemptEntity row = locked(id);
         if (!actions.existsById(press)) {
-            if (actions.countByAttemptIdAndTakenBackByIsNull(id) >= PracticeLedger.MOST) {
+            if (actions.countByAttemptIdAndUndonePressIsNull(id) >= PracticeLedger.MOST) {
                 throw new IllegalArgumentException("attempt " + id + " has " + PracticeLedger.MOST + " actions");
             }
             PracticeInstrument.Outcome outcome = last(row).after().act(action);
@@ -175,14 +176,56 @@ class Practices {
      */
     @Transactional
     Attempt back(UUID id, UUID press) {
+        return back(
+                id,
+                press,
+                () -> actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(id).stream()
+                        .toList());
+    }
+
+    /**
+     * Goes back to a moment; pressed twice, once.
+     *
+     * @param id the attempt
+     * @param press the press that this is
+     * @param done how much was done by then
+     * @throws NotFoundException when it is not one of whoever asks
+     */
+    @Transactional
+    void backTo(UUID id, UUID press, int done) {
+        back(
+                id,
+                press,
+                () -> actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(id).stream()
+                        .skip(done)
+                        .toList());
+    }
+
+    private Attempt back(UUID id, UUID press, Supplier<List<ActionEntity>> which) {
         AttemptEntity row = locked(id);
-        if (!actions.existsByAttemptIdAndTakenBackBy(id, press)) {
-            actions.findFirstByAttemptIdAndTakenBackByIsNullOrderBySequenceDesc(id)
-                    .ifPresent(last -> last.takeBack(press));
+        if (!actions.existsByAttemptIdAndUndonePress(id, press)) {
+            which.get().forEach(one -> one.takeBack(press));
             actions.flush();
             row.touch(clock.instant());
         }
         return view(row);
+    }
+
+    /**
+     * An attempt, moment by moment.
+     *
+     * @throws NotFoundException when it is not one of whoever asks
+     */
+    List<PracticeLedger.Moment> moments(UUID id) {
+        return ledger(mine(id)).replay();
+    }
+
+    private PracticeLedger ledger(AttemptEntity row) {
+        return new PracticeLedger(
+                start(row),
+                actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(row.id()).stream()
+                        .map(this::read)
+                        .toList());
     }
 
     /**
@@ -206,7 +249,7 @@ class Practices {
                         KeptAttempt.KIND,
                         row.name(),
                         json.readValue(row.start(), KeptStart.class),
-                        actions.findByAttemptIdAndTakenBackByIsNullOrderBySequence(id).stream()
+                        actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(id).stream()
                                 .map(one -> json.readValue(one.action(), KeptAction.class))
                                 .toList()));
     }
