@@ -6,6 +6,26 @@ const inHand = () => hands()?.querySelector("[name=string]:checked")?.value;
 
 const waiting = [];
 let sending = false;
+let trying = null;
+
+// What was pressed by somebody who is signed out meanwhile is sent when they are back on this page; a press counts once.
+const shelf = () => `practice-${location.pathname}`;
+
+function keep() {
+  const kept = waiting.map(({ address, body, string }) => ({ address, body: body?.toString() ?? null, string }));
+  sessionStorage.setItem(shelf(), JSON.stringify(kept));
+}
+
+function sendWhatWasKept() {
+  const kept = JSON.parse(sessionStorage.getItem(shelf()) ?? "[]");
+  sessionStorage.removeItem(shelf());
+  for (const { address, body, string } of kept) {
+    const fields = body === null ? null : new URLSearchParams(body);
+    fields?.set("_csrf", new FormData(hands()).get("_csrf"));
+    waiting.push({ address, body: fields, string });
+  }
+  send();
+}
 
 // Also where a page came without encryption, which has no crypto.randomUUID.
 function press() {
@@ -41,21 +61,30 @@ async function send() {
   if (sending) return;
   sending = true;
   while (waiting.length > 0) {
-    const { address, body, string } = waiting.shift();
+    const { address, body, string } = waiting[0];
     practice().setAttribute("aria-busy", "true");
     try {
       const answer = await fetch(address, { method: body ? "POST" : "GET", headers: { "HX-Request": "true" }, body });
-      // Whoever is signed out signs in again and finds the attempt as it was.
-      if (!answer.ok || answer.redirected) return location.reload();
+      if (answer.redirected || answer.status === 403) {
+        keep();
+        return location.reload();
+      }
+      waiting.shift();
+      // What this instrument cannot do any more is seen on the page as it is.
+      if (!answer.ok) return location.reload();
       swap(await answer.text());
       const own = practice().querySelector("[data-hear]");
       if (body?.get("does") === "PLUCK" && string === inHand() && own && document.getElementById("hear")?.checked) hear(own.href);
     } catch {
-      // No connection: what was pressed waits in its place and is sent by the next press.
-      waiting.unshift({ address, body, string });
-      break;
+      // No connection: what was pressed waits in its place.
+      document.getElementById("unsent").hidden = false;
+      clearTimeout(trying);
+      trying = setTimeout(send, 2000);
+      sending = false;
+      return;
     }
   }
+  document.getElementById("unsent").hidden = true;
   practice().removeAttribute("aria-busy");
   sending = false;
 }
@@ -77,7 +106,8 @@ function turn(degrees) {
   turned -= whole;
   const last = waiting.at(-1);
   const sum = whole + Number(last?.body?.get("turn") ?? 0);
-  if (last?.body?.has("turn") && last.string === inHand() && Math.abs(sum) <= 360) {
+  const underway = sending && waiting.length === 1;
+  if (!underway && last?.body?.has("turn") && last.string === inHand() && Math.abs(sum) <= 360) {
     last.body.set("turn", sum);
     return;
   }
@@ -167,6 +197,8 @@ document.addEventListener("keydown", (event) => {
   else taken = false;
   if (taken) event.preventDefault();
 });
+
+if (practice()) sendWhatWasKept();
 
 document.addEventListener("click", (event) => {
   const link = event.target.closest("#practice [data-hear]");

@@ -101,6 +101,32 @@ class PracticingIT extends InBrowser {
         assertThat(page.locator("#hear")).isChecked();
     }
 
+    /** What is pressed after a sign-out, or without a connection, is sent when both are back, once. */
+    @Test
+    void noPressIsLost() {
+        String who = stranger().signIn();
+        Page page = begun(signedIn(who, 1280), "VIOLIN 4/4");
+        page.locator("#string-II").click();
+        done(page);
+        page.context().clearCookies();
+        page.locator("#turn-15").click();
+        page.waitForURL("**/sign-in**");
+        Browser.signIn(page, who);
+        assertThat(page.locator(".practice-head .hint")).containsText("One thing done");
+        page.locator("#string-II").click();
+        done(page);
+        assertThat(state(page, "II")).containsText("cents flat");
+        page.context().setOffline(true);
+        page.locator("#turn15").click();
+        assertThat(page.locator("#unsent")).isVisible();
+        page.context().setOffline(false);
+        assertThat(page.locator(".practice-head .hint")).containsText("2 things done");
+        assertThat(page.locator("#unsent")).isHidden();
+        assertThat(state(page, "II")).hasText("at pitch");
+        assertThat(browser.complaints()).as("the refusal itself").allMatch(one -> one.contains("403"));
+        browser.complaints().clear();
+    }
+
     /** The post falls once, and is gone back from; then one string is changed. */
     @Test
     void withKeysAlone() {
