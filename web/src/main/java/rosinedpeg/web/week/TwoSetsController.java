@@ -223,14 +223,14 @@ class TwoSetsController {
         return "redirect:/instruments/" + id + "/two-sets";
     }
 
-    /** Goes to the plan that puts the resting set on and keeps the other; to both sets where one of them is not whole. */
-    @OpenTo(Role.TECHNICIAN)
+    /** Goes to the plan that puts the resting set on and keeps the other; to the instrument where that set is not whole. */
+    @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/two-sets/next")
     String next(@PathVariable UUID id) {
         Instrument instrument = instruments.strung(id);
         Map<Position, RestingSet.Resting> resting = restingSet.of(instrument);
         if (!resting.keySet().containsAll(instrument.setUp().positions())) {
-            return "redirect:/instruments/" + id + "/two-sets";
+            return "redirect:/instruments/" + id;
         }
         UriComponentsBuilder plan = UriComponentsBuilder.fromPath("/instruments/" + id + "/plan")
                 .queryParam("oldStrings", Schools.OldStrings.KEPT)
