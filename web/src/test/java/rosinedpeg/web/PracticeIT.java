@@ -141,6 +141,25 @@ class PracticeIT extends InRequests {
         assertThat(act(attempt, "string", "V", "does", "PLUCK")).hasStatus(200);
     }
 
+    /** An attempt has an end; it is told beside the hands, and what was done stays. */
+    @Test
+    void takesNoMoreThanFitsIn() throws Exception {
+        String attempt = attempt();
+        database.sql(
+                        "insert into practice_action (id, workshop_id, attempt_id, sequence, action, done_at)"
+                                + " select gen_random_uuid(), ?, ?, n, '{\"does\": \"CARD\"}', now() from generate_series(1, 4000) n")
+                .params(keeper.workshopId(), UUID.fromString(attempt.substring("/practice/".length())))
+                .update();
+        assertThat(act(attempt, "string", "II", "turn", "5"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("nothing more fits in", "4000 things done");
+        assertThat(get(keeper, attempt + "/moments")).hasStatusOk();
+        assertThat(post(keeper, attempt + "/moments", "press", UUID.randomUUID().toString(), "at", "10"))
+                .hasStatus(302);
+        assertThat(act(attempt, "string", "II", "turn", "5")).hasStatus(302);
+    }
+
     @Test
     void isNobodyElses() throws Exception {
         String attempt = attempt();

@@ -85,25 +85,31 @@ public final class BestHands {
         act(new Action.TurnPeg(position, Action.TURN.low(), false, true));
     }
 
-    private double degreesToPitch(Position position) {
+    /** How far a peg is turned until its string has such a share of its tension. */
+    private double degreesTo(Position position, double share) {
         SetUp setUp = now.start().setUp();
         PracticeString there = position.in(now.strings());
-        double mm = setUp.elasticity(there.string()).stretchMm() - there.stretchMm();
+        double mm = share * setUp.elasticity(there.string()).stretchMm() - there.stretchMm();
         return mm
                 / Elasticity.drawnInMm(
                         1, setUp.value(Quantity.SHAFT_DIAMETER), there.string().diameterMm());
     }
 
-    /** To its pitch in turns of a wrist, pushing; then the hand goes off. What has gone wrong they leave to the lesson to tell. */
-    private void bringUp(Position position) {
+    /** In turns of a wrist, pushing. What has gone wrong is left to the lesson to tell. */
+    private void turnTo(Position position, double share) {
         for (int turns = 0;
                 turns < MOST_TURNS
                         && now.strings().containsKey(position)
-                        && Math.abs(degreesToPitch(position)) > HARDLY;
+                        && Math.abs(degreesTo(position, share)) > HARDLY;
                 turns++) {
-            double degrees = Math.max(-MOST_DEGREES, Math.min(MOST_DEGREES, degreesToPitch(position)));
+            double degrees = Math.max(-MOST_DEGREES, Math.min(MOST_DEGREES, degreesTo(position, share)));
             act(new Action.TurnPeg(position, degrees, true, true));
         }
+    }
+
+    /** To its pitch; then the hand goes off. */
+    private void bringUp(Position position) {
+        turnTo(position, 1);
         act(new Action.Push(position));
         act(new Action.Push(position));
         act(new Action.Push(position));
@@ -170,20 +176,13 @@ public final class BestHands {
 
     /** The stiffest last: it leaves the least to redo. */
     private void rounds() {
-        for (int round = 0; round < MOST_ROUNDS && !allInTune(); round++) {
+        for (int round = 0; round < MOST_ROUNDS && !now.isInTune(); round++) {
             now.start().setUp().positions().stream()
                     .sorted((one, other) -> Double.compare(
                             one.in(now.start().strings()).axialStiffnessN(),
                             other.in(now.start().strings()).axialStiffnessN()))
                     .forEach(this::bringUp);
         }
-    }
-
-    private boolean allInTune() {
-        return now.start().setUp().positions().stream()
-                .allMatch(position -> now.cents(position)
-                        .filter(cents -> Math.abs(cents.value()) <= TuningRounds.TOLERANCE_CENTS)
-                        .isPresent());
     }
 
     private void wholeSet() {
@@ -198,23 +197,8 @@ public final class BestHands {
     private void standUp() {
         now.start().setUp().positions().forEach(this::letDown);
         act(new Action.StandBridge());
-        SetUp setUp = now.start().setUp();
-        for (double fraction : TuningRounds.FROM_SLACK) {
-            for (Position position : setUp.positions()) {
-                PracticeString there = now.strings().get(position);
-                if (there == null) {
-                    continue;
-                }
-                double mm = fraction * setUp.elasticity(there.string()).stretchMm() - there.stretchMm();
-                double degrees = mm
-                        / Elasticity.drawnInMm(
-                                1,
-                                setUp.value(Quantity.SHAFT_DIAMETER),
-                                there.string().diameterMm());
-                for (double left = degrees; left > HARDLY; left -= MOST_DEGREES) {
-                    act(new Action.TurnPeg(position, Math.min(left, MOST_DEGREES), true, true));
-                }
-            }
+        for (double share : TuningRounds.FROM_SLACK) {
+            now.start().setUp().positions().forEach(position -> turnTo(position, share));
         }
         rounds();
     }

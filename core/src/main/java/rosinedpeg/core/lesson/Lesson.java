@@ -14,7 +14,6 @@ import java.util.stream.IntStream;
 import rosinedpeg.core.bridge.ThrustBand;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.plan.PegCondition;
-import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.PracticeInstrument;
@@ -39,7 +38,7 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.inTune(SECOND) && attempted.holdsByItself(SECOND);
+            return attempted.holds(SECOND);
         }
     },
     /** The last of it is done by ear: pluck, turn a little, pluck. */
@@ -51,7 +50,7 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.inTune(THIRD)
+            return attempted.now().isInTune(THIRD)
                     && attempted.did(action -> action instanceof Action.Pluck pluck && pluck.position() == THIRD);
         }
     },
@@ -71,7 +70,7 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.inTune(LOWEST) && attempted.holdsByItself(LOWEST);
+            return attempted.holds(LOWEST);
         }
     },
     /** A bridge that leans is eased back, with a card beside it. */
@@ -92,9 +91,7 @@ public enum Lesson {
     GRAPHITE {
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.now().graphited().contains(THIRD)
-                    && attempted.inTune(THIRD)
-                    && attempted.holdsByItself(THIRD);
+            return attempted.now().graphited().contains(THIRD) && attempted.holds(THIRD);
         }
     },
     /** What lies over a peg makes way before its string comes off. */
@@ -118,9 +115,7 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.now().pegs().get(SECOND) == PegCondition.FITS
-                    && attempted.inTune(SECOND)
-                    && attempted.holdsByItself(SECOND);
+            return attempted.cured(SECOND);
         }
     },
     /** A peg that slips: which remedy? */
@@ -132,9 +127,7 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.now().pegs().get(THIRD) == PegCondition.FITS
-                    && attempted.inTune(THIRD)
-                    && attempted.holdsByItself(THIRD);
+            return attempted.cured(THIRD);
         }
     },
     /** Rounds: what rises lets the others sink. */
@@ -148,14 +141,14 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.allInTune();
+            return attempted.now().isInTune();
         }
     },
     /** A whole set, the post held all the way. */
     WHOLE_SET {
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.allInTune()
+            return attempted.now().isInTune()
                     && attempted.now().start().setUp().positions().stream().allMatch(attempted::isNew)
                     && attempted.moments().stream()
                             .allMatch(moment -> moment.after().shares().treble()
@@ -175,7 +168,7 @@ public enum Lesson {
 
         @Override
         boolean isReached(Attempted attempted) {
-            return attempted.now().bridgeStands() && attempted.allInTune();
+            return attempted.now().bridgeStands() && attempted.now().isInTune();
         }
     };
 
@@ -304,20 +297,16 @@ public enum Lesson {
      */
     record Attempted(List<PracticeLedger.Moment> moments, PracticeInstrument now) {
 
-        boolean inTune(Position position) {
-            return now.cents(position)
-                    .filter(cents -> Math.abs(cents.value()) <= TuningRounds.TOLERANCE_CENTS)
-                    .isPresent();
+        /** At its pitch, and the hand is off its peg, or that has gears. */
+        boolean holds(Position position) {
+            return now.isInTune(position)
+                    && (!now.start().setUp().pegKind().holdsByFriction()
+                            || !position.in(now.strings()).held());
         }
 
-        boolean allInTune() {
-            return now.start().setUp().positions().stream().allMatch(this::inTune);
-        }
-
-        /** The hand is off its peg, or it has gears. */
-        boolean holdsByItself(Position position) {
-            return !now.start().setUp().pegKind().holdsByFriction()
-                    || !position.in(now.strings()).held();
+        /** Its peg turns as it should, and it holds. */
+        boolean cured(Position position) {
+            return now.pegs().get(position) == PegCondition.FITS && holds(position);
         }
 
         boolean did(Predicate<Action> what) {

@@ -12,6 +12,7 @@ import rosinedpeg.core.bridge.Lean;
 import rosinedpeg.core.bridge.Thrust;
 import rosinedpeg.core.bridge.ThrustBand;
 import rosinedpeg.core.load.InstrumentLoad;
+import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.PegCondition;
@@ -513,29 +514,19 @@ final class Doing {
 
     private void pluck(Position position) {
         requireThere(position);
-        PracticeString there = strings.get(position);
-        double tensionN = tensionN(position);
-        if (there == null || there.aside() || tensionN < PracticeInstrument.SLACK * fullN(position)) {
-            consequences.add(new Consequence.Silent(position));
-        } else {
-            consequences.add(new Consequence.Sounded(
-                    position, Cents.betweenTensions(fullN(position), tensionN).value()));
-        }
+        consequences.add(new PracticeInstrument(this)
+                .cents(position)
+                .<Consequence>map(cents -> new Consequence.Sounded(position, cents.value()))
+                .orElseGet(() -> new Consequence.Silent(position)));
     }
 
     /** Does the bridge stand, does the post? A bridge that was just stood up is held by a hand until strings press it down. */
     private void see() {
-        Map<Position, Double> tensions = new EnumMap<>(Position.class);
-        setUp.positions().forEach(position -> tensions.put(position, tensionN(position)));
-        InstrumentLoad load = new InstrumentLoad(setUp, setUp.tensionsN(start.strings()));
-        var shares = load.shares(tensions);
-        boolean pressed = tensions.values().stream().anyMatch(tension -> tension > 0);
-        if (bridgeStands
-                && (band() == ThrustBand.FALLING
-                        || before.bridgeStands()
-                                && !pressed
-                                && shares.bass() + shares.treble() < BRIDGE_HELD_FROM
-                                && before.shares().bass() + before.shares().treble() >= BRIDGE_HELD_FROM)) {
+        PracticeInstrument now = new PracticeInstrument(this);
+        LoadShares shares = now.shares();
+        boolean pressed = now.tensionsN().values().stream().anyMatch(tension -> tension > 0);
+        boolean letGo = before.bridgeStands() && !pressed && !isPressed(shares) && isPressed(before.shares());
+        if (bridgeStands && (band() == ThrustBand.FALLING || letGo)) {
             bridgeStands = false;
             consequences.add(new Consequence.BridgeFell());
         }
@@ -547,5 +538,9 @@ final class Doing {
             postStands = false;
             consequences.add(new Consequence.PostFell());
         }
+    }
+
+    private static boolean isPressed(LoadShares shares) {
+        return shares.bass() + shares.treble() >= BRIDGE_HELD_FROM;
     }
 }

@@ -16,6 +16,7 @@ import rosinedpeg.core.load.LoadBand;
 import rosinedpeg.core.load.LoadShares;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.PegCondition;
+import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
@@ -170,6 +171,18 @@ public final class PracticeInstrument {
         return there == null || there.aside() || nowN < SLACK * fullN
                 ? Optional.empty()
                 : Optional.of(Cents.betweenTensions(fullN, nowN));
+    }
+
+    /** {@return whether a string sounds within {@link TuningRounds#TOLERANCE_CENTS} of its pitch} */
+    public boolean isInTune(Position position) {
+        return cents(position)
+                .filter(cents -> Math.abs(cents.value()) <= TuningRounds.TOLERANCE_CENTS)
+                .isPresent();
+    }
+
+    /** {@return whether every string does} */
+    public boolean isInTune() {
+        return start.setUp().positions().stream().allMatch(this::isInTune);
     }
 
     /** {@return the load left on the feet, as a share of that with the first strings at pitch} */

@@ -242,7 +242,10 @@ class PracticeController {
             HttpServletRequest request) {
         Attempt attempt = practices.get(id);
         Optional<Action> action = form.read(result, attempt.now());
-        if (action.isEmpty()) {
+        if (practices.isFull(id)) {
+            result.rejectValue("does", "practice.full");
+        }
+        if (action.isEmpty() || result.hasErrors()) {
             return show(attempt, form, model, Htmx.asks(request) ? FRAGMENT : "practice/attempt");
         }
         return shown(practices.act(id, Entry.press(form.press()), action.get()), form, model, request);

@@ -157,14 +157,13 @@ class PracticeWords {
         if (there.aside()) {
             return words.say("practice.state.aside", say.newtons(now.tensionN(position), 0));
         }
+        if (now.isInTune(position)) {
+            return words.say("practice.state.tuned");
+        }
         return now.cents(position)
-                .map(cents -> {
-                    double value = cents.value();
-                    return Math.abs(value) <= TuningRounds.TOLERANCE_CENTS
-                            ? words.say("practice.state.tuned")
-                            : words.say(
-                                    value < 0 ? "practice.state.flat" : "practice.state.sharp", cents(Math.abs(value)));
-                })
+                .map(cents -> words.say(
+                        cents.value() < 0 ? "practice.state.flat" : "practice.state.sharp",
+                        cents(Math.abs(cents.value()))))
                 .orElseGet(() -> words.say("practice.state.slack"));
     }
 }

@@ -32,6 +32,8 @@ class Practices {
     private static final Limit TOLD = Limit.of(12);
     /** So many moments are remembered. */
     private static final int REMEMBERED = 2000;
+    /** So many actions are on record of an attempt, those that were taken back too. */
+    private static final int MOST_ON_RECORD = 5 * PracticeLedger.MOST;
 
     private final AttemptRepository attempts;
     private final ActionRepository actions;
@@ -135,6 +137,12 @@ class Practices {
         return json.readValue(row.action(), KeptAction.class).action();
     }
 
+    /** {@return whether nothing more can be done in an attempt} */
+    boolean isFull(UUID id) {
+        return actions.countByAttemptIdAndUndonePressIsNull(id) >= PracticeLedger.MOST
+                || actions.last(id) >= MOST_ON_RECORD;
+    }
+
     /**
      * Does something; pressed twice it is done once.
      *
@@ -143,15 +151,12 @@ class Practices {
      * @param action what
      * @return the attempt afterwards
      * @throws NotFoundException when it is not one of whoever asks
-     * @throws IllegalArgumentException when the instrument has no such string, or nothing more can be done in this attempt
+     * @throws IllegalArgumentException when the instrument has no such string
      */
     @Transactional
     Attempt act(UUID id, UUID press, Action action) {
         AttemptEntity row = locked(id);
         if (!actions.existsById(press)) {
-            if (actions.countByAttemptIdAndUndonePressIsNull(id) >= PracticeLedger.MOST) {
-                throw new IllegalArgumentException("attempt " + id + " has " + PracticeLedger.MOST + " actions");
-            }
             PracticeInstrument.Outcome outcome = last(row).after().act(action);
             int sequence = actions.last(id) + 1;
             actions.saveAndFlush(new ActionEntity(

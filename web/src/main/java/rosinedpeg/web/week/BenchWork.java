@@ -173,13 +173,8 @@ class BenchWork {
         // What lies on the bench already waits no more.
         benches.onBench(look.standings.keySet()).forEach(look.standings::remove);
         jobs.addAll(wished(look, wished));
-        Map<UUID, Set<Position>> changed = new HashMap<>();
-        jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
-                .addAll(job.strings()));
-        jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed));
-        jobs.forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
-                .addAll(job.strings()));
-        jobs.addAll(turns(look, turns, changed));
+        jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed(jobs)));
+        jobs.addAll(turns(look, turns, changed(jobs).keySet()));
         jobs.addAll(back(look, away, referred));
         jobs.addAll(pegs(look, stiff, wished));
         jobs.addAll(owed(look, owed));
@@ -187,6 +182,16 @@ class BenchWork {
         jobs.sort(
                 Comparator.comparing(Job::latest).thenComparing(Job::instrument).thenComparing(Job::key));
         return new Waiting(jobs, due.size() > MOST_DUE, look.learned, young);
+    }
+
+    /** {@return the strings that jobs change, by their instruments; none for those whose strings stay} */
+    private static Map<UUID, Set<Position>> changed(List<Job> jobs) {
+        Map<UUID, Set<Position>> changed = new HashMap<>();
+        jobs.stream()
+                .filter(Job::changesStrings)
+                .forEach(job -> changed.computeIfAbsent(job.instrumentId(), none -> EnumSet.noneOf(Position.class))
+                        .addAll(job.strings()));
+        return changed;
     }
 
     /** What is looked at once for all jobs. */
@@ -338,10 +343,6 @@ class BenchWork {
     }
 
     private static Job job(Look look, Change change, Optional<Wish> wish) {
-        Standing standing = change.standing();
-        Family family = change.strings().get(0).kind().family();
-        Set<Position> positions = EnumSet.noneOf(Position.class);
-        change.strings().forEach(string -> positions.add(string.position()));
         PacketDays.Packet packet = change.strings().stream()
                 .map(string -> look.nextPacket.apply(string.kind()))
                 .max(Comparator.comparing(PacketDays.Packet::on))
@@ -354,22 +355,48 @@ class BenchWork {
                 .orElse(window.latest());
         // What was asked for need not be due.
         LocalDate earliest = wish.map(one -> from(one, packet.on())).orElse(window.earliest());
-        UsualWork usual = UsualWork.ofStrings(family, positions, Schools.usual(family));
-        return new Job(
-                wish.map(one -> "wish-" + one.id()).orElse("strings-" + standing.id()),
+        return changing(
+                look,
+                change,
+                wish.map(one -> "wish-" + one.id())
+                        .orElse("strings-" + change.standing().id()),
                 wish.isPresent() ? JobKind.WISHED : kind(change, window),
+                earliest,
+                latest,
+                closed(look, change, window),
+                Optional.of(packet),
+                wish);
+    }
+
+    private static Job changing(
+            Look look,
+            Change change,
+            String key,
+            JobKind kind,
+            LocalDate earliest,
+            LocalDate latest,
+            Set<LocalDate> closed,
+            Optional<PacketDays.Packet> packet,
+            Optional<Wish> wish) {
+        Standing standing = change.standing();
+        Family family = family(standing);
+        Set<Position> positions = EnumSet.noneOf(Position.class);
+        change.strings().forEach(string -> positions.add(string.position()));
+        return new Job(
+                key,
+                kind,
                 standing.id(),
                 standing.name(),
                 List.copyOf(positions),
                 Optional.of(slowest(change.strings())),
-                usual.kit(),
+                UsualWork.ofStrings(family, positions, Schools.usual(family)).kit(),
                 look.minutes(family, positions),
                 earliest,
                 latest,
                 look.away(standing.id(), earliest, look.furthest),
-                closed(look, change, window),
+                closed,
                 change.played(),
-                Optional.of(packet),
+                packet,
                 Optional.empty(),
                 wish);
     }
@@ -487,13 +514,11 @@ class BenchWork {
     }
 
     /** Where two sets take turns, unless strings of that instrument are changed for another reason anyway. */
-    private static List<Job> turns(Look look, List<InTurn.Turns> turns, Map<UUID, Set<Position>> changed) {
+    private static List<Job> turns(Look look, List<InTurn.Turns> turns, Set<UUID> changed) {
         List<Job> jobs = new ArrayList<>();
         for (InTurn.Turns one : turns) {
             Standing standing = look.standings.get(one.instrumentId());
-            if (standing == null
-                    || !standing.fullyStrung()
-                    || !changed.getOrDefault(one.instrumentId(), Set.of()).isEmpty()) {
+            if (standing == null || !standing.fullyStrung() || changed.contains(one.instrumentId())) {
                 continue;
             }
             standing.strings().stream()
@@ -510,26 +535,16 @@ class BenchWork {
     private static Job turn(Look look, Standing standing, LocalDate earliest) {
         LocalDate inTime = earliest.plusDays(TwoSets.WITHIN_DAYS);
         LocalDate latest = inTime.isAfter(look.furthest) ? look.furthest : inTime;
-        Change change = change(look, standing, standing.strings());
-        Family family = family(standing);
-        Set<Position> positions = EnumSet.noneOf(Position.class);
-        standing.strings().forEach(string -> positions.add(string.position()));
-        UsualWork usual = UsualWork.ofStrings(family, positions, Schools.usual(family));
-        return new Job(
+        // It is not due, and nothing that is played asks for it.
+        Change change = new Change(standing, standing.strings(), List.of(), look.now, Optional.empty());
+        return changing(
+                look,
+                change,
                 "turn-" + standing.id(),
                 JobKind.SETS_IN_TURN,
-                standing.id(),
-                standing.name(),
-                List.copyOf(positions),
-                Optional.of(slowest(change.strings())),
-                usual.kit(),
-                look.minutes(family, positions),
                 earliest,
                 latest,
-                look.away(standing.id(), earliest, look.furthest),
                 closed(look, change),
-                Optional.empty(),
-                Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
     }
