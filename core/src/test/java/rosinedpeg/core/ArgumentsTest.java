@@ -16,6 +16,7 @@ import java.lang.reflect.Parameter;
 import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
 import java.lang.reflect.Type;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
@@ -433,6 +434,9 @@ class ArgumentsTest {
         }
         if (type == Instant.class) {
             return List.of(AT);
+        }
+        if (type == Duration.class) {
+            return List.of(Duration.ofMinutes(1));
         }
         if (type == LocalDate.class) {
             return List.of(LocalDate.of(2026, 9, 1), LocalDate.of(2026, 9, 20));

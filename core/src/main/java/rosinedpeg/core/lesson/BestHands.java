@@ -11,8 +11,10 @@ import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.simulation.Action;
+import rosinedpeg.core.simulation.Consequence;
 import rosinedpeg.core.simulation.PracticeInstrument;
 import rosinedpeg.core.simulation.PracticeLedger;
+import rosinedpeg.core.simulation.PracticeStart;
 import rosinedpeg.core.simulation.PracticeString;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
@@ -48,19 +50,19 @@ public final class BestHands {
         requireNonNull(lesson, "lesson");
         requireNonNull(ledger, "ledger");
         BestHands hands = new BestHands(ledger.now());
+        Position string = lesson.string(ledger.start()).orElse(Position.I);
         switch (lesson) {
-            case TURN_AND_PUSH -> hands.bringUp(Position.II);
+            case TURN_AND_PUSH -> hands.bringUp(string);
             case LISTEN -> {
-                hands.bringUp(Position.III);
-                hands.act(new Action.Pluck(Position.III));
+                hands.bringUp(string);
+                hands.act(new Action.Pluck(string));
             }
-            case TAKE_OFF -> takeOff(Position.IV).forEach(hands::act);
-            case WIND -> hands.putOn(Position.IV);
+            case TAKE_OFF -> takeOff(string).forEach(hands::act);
+            case WIND -> hands.putOn(string);
             case EASE_THE_BRIDGE -> hands.ease();
-            case GRAPHITE -> hands.graphite(Position.III);
-            case MAKE_WAY -> hands.makeWay();
-            case PEG_THAT_STICKS -> hands.treat(Position.II);
-            case PEG_THAT_SLIPS -> hands.treat(Position.III);
+            case GRAPHITE -> hands.graphite(string);
+            case MAKE_WAY -> hands.makeWay(string);
+            case PEG_THAT_STICKS, PEG_THAT_SLIPS -> hands.treat(string);
             case ROUNDS -> hands.rounds();
             case WHOLE_SET -> hands.wholeSet();
             case BRIDGE_DOWN -> hands.standUp();
@@ -68,9 +70,33 @@ public final class BestHands {
         return List.copyOf(hands.done);
     }
 
+    /**
+     * How good hands change one string on a stage, and look after everything that belongs to it.
+     *
+     * @param change which string
+     * @param start the instrument before it
+     * @return the actions after which one can play and owes nothing
+     */
+    public static List<Action> of(QuickChange change, PracticeStart start) {
+        requireNonNull(change, "change");
+        BestHands hands = new BestHands(PracticeInstrument.of(start));
+        Position string = change.position();
+        takeOff(string).forEach(hands::act);
+        hands.act(new Action.TreatPeg(string, PegTreatment.PEG_COMPOUND));
+        hands.putOn(string);
+        hands.rounds();
+        hands.ease();
+        hands.rounds();
+        return List.copyOf(hands.done);
+    }
+
+    /** What cannot be done here, because it is done already, is left out. */
     private void act(Action action) {
-        done.add(action);
-        now = now.act(action).after();
+        PracticeInstrument.Outcome outcome = now.act(action);
+        if (outcome.consequences().stream().noneMatch(Consequence.NotPossible.class::isInstance)) {
+            done.add(action);
+            now = outcome.after();
+        }
     }
 
     /** Slack, then off, with a cloth under its ball. */
@@ -152,8 +178,7 @@ public final class BestHands {
         bringUp(position);
     }
 
-    private void makeWay() {
-        Position covered = Lesson.covered(now.start());
+    private void makeWay(Position covered) {
         for (Position over : Lesson.covering(now.start(), covered)) {
             layAside(over);
         }

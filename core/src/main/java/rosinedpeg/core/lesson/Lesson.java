@@ -7,6 +7,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -188,6 +189,18 @@ public enum Lesson {
         return setUp.pegKind().holdsByFriction() || !OF_TAPERED_PEGS.contains(this);
     }
 
+    /** {@return the string it is about; empty where it is about all of them, or about the bridge} */
+    public Optional<Position> string(PracticeStart start) {
+        requireNonNull(start, "start");
+        return switch (this) {
+            case TURN_AND_PUSH, PEG_THAT_STICKS -> Optional.of(SECOND);
+            case LISTEN, GRAPHITE, PEG_THAT_SLIPS -> Optional.of(THIRD);
+            case TAKE_OFF, WIND -> Optional.of(LOWEST);
+            case MAKE_WAY -> Optional.of(covered(start));
+            case EASE_THE_BRIDGE, ROUNDS, WHOLE_SET, BRIDGE_DOWN -> Optional.empty();
+        };
+    }
+
     /** {@return the instrument it begins with, before what was done to it beforehand} */
     PracticeStart start(PracticeStart start) {
         return start;
@@ -234,12 +247,22 @@ public enum Lesson {
      */
     public Progress progress(PracticeLedger ledger) {
         requireNonNull(ledger, "ledger");
-        int beforehand =
-                Math.min(before(ledger.start()).size(), ledger.actions().size());
-        List<PracticeLedger.Moment> moments = ledger.replay();
+        return progress(ledger.start(), ledger.replay());
+    }
+
+    /**
+     * How it goes.
+     *
+     * @param start what an attempt that was begun with {@link #begin} starts with
+     * @param moments all that was done in it, beforehand too
+     * @return whether it is done, and what went wrong on the way
+     */
+    public Progress progress(PracticeStart start, List<PracticeLedger.Moment> moments) {
+        requireNonNull(start, "start");
+        int beforehand = Math.min(before(start).size(), moments.size());
         List<PracticeLedger.Moment> own = moments.subList(beforehand, moments.size());
         PracticeInstrument now = moments.isEmpty()
-                ? PracticeInstrument.of(ledger.start())
+                ? PracticeInstrument.of(start)
                 : moments.get(moments.size() - 1).after();
         OptionalInt wrong = IntStream.range(0, own.size())
                 .filter(at -> own.get(at).harmed())
