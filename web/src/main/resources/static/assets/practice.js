@@ -19,6 +19,7 @@ function keep() {
 function sendWhatWasKept() {
   const kept = JSON.parse(sessionStorage.getItem(shelf()) ?? "[]");
   sessionStorage.removeItem(shelf());
+  if (!hands()) return;
   for (const { address, body, string } of kept) {
     const fields = body === null ? null : new URLSearchParams(body);
     fields?.set("_csrf", new FormData(hands()).get("_csrf"));
@@ -42,7 +43,7 @@ function hear(address) {
 
 // What came of it, in one sentence, where a screen reader hears it: what is replaced is not heard.
 function tell() {
-  const said = [...practice().querySelectorAll(".practice-said .now, .practice-said .what")];
+  const said = [...practice().querySelectorAll(".practice-said .now, .practice-said .what, .lesson-done b, .clock-result, .practice-clock .error")];
   document.getElementById("told").textContent = said.map((line) => line.textContent.replace(/\s+/g, " ").trim()).join(". ");
 }
 
@@ -101,18 +102,18 @@ let turned = 0;
 function turn(degrees) {
   if (!hands()?.querySelector("[name=turn]")) return;
   turned += degrees;
-  const whole = Math.trunc(turned);
-  if (whole === 0) return;
-  turned -= whole;
+  const tenths = Math.trunc(turned * 10) / 10;
+  if (tenths === 0) return;
+  turned -= tenths;
   const last = waiting.at(-1);
-  const sum = whole + Number(last?.body?.get("turn") ?? 0);
+  const sum = Math.round((tenths + Number(last?.body?.get("turn") ?? 0)) * 10) / 10;
   const underway = sending && waiting.length === 1;
   if (!underway && last?.body?.has("turn") && last.string === inHand() && Math.abs(sum) <= 360) {
     last.body.set("turn", sum);
     return;
   }
   const fields = new FormData(hands());
-  fields.set("turn", whole);
+  fields.set("turn", tenths);
   add(hands(), fields);
 }
 
@@ -127,7 +128,7 @@ function take(position) {
 
 document.addEventListener("submit", (event) => {
   const form = event.target;
-  if (form !== hands() && !form.matches("[data-back]")) return;
+  if (form !== hands() && !form.matches("[data-sent]")) return;
   event.preventDefault();
   const fields = new FormData(form === hands() ? form : hands());
   fields.set("_csrf", new FormData(form).get("_csrf"));
@@ -189,16 +190,34 @@ document.addEventListener("keydown", (event) => {
   let taken = true;
   if (event.key === "ArrowUp") turn(by);
   else if (event.key === "ArrowDown") turn(-by);
+  else if (event.key === "ArrowRight") turn(0.5);
+  else if (event.key === "ArrowLeft") turn(-0.5);
   else if (/^[1-5]$/.test(event.key)) button(`#string-${["I", "II", "III", "IV", "V"][event.key - 1]}:not(:checked)`);
   else if (event.key === " " && !event.target.matches("button, a, summary, input")) button("#do-PLUCK");
   else if (event.key.toLowerCase() === "p") button("#do-PUSH");
   else if (event.key.toLowerCase() === "l") button("#do-LET_GO");
   else if (event.key.toLowerCase() === "b") button("#back");
+  else if (event.key.toLowerCase() === "r") button("#ready");
   else taken = false;
   if (taken) event.preventDefault();
 });
 
 if (practice()) sendWhatWasKept();
+
+// The clock runs on between two presses, and one's own best beside it.
+function tick() {
+  const clock = document.querySelector(".practice-clock[data-running]");
+  if (!clock) return;
+  clock.since ??= performance.now();
+  const ms = Number(clock.dataset.ms) + performance.now() - clock.since;
+  const seconds = Math.floor(ms / 1000);
+  clock.querySelector(".clock-time").textContent = `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`;
+  const at = (time) => Number(clock.dataset.from) + (Number(clock.dataset.perSecond) * time) / 1000;
+  clock.querySelector(".own-runs")?.setAttribute("cx", at(ms));
+  clock.querySelector(".shadow-runs")?.setAttribute("cx", at(Math.min(ms, Number(clock.dataset.shadowMs))));
+}
+
+setInterval(tick, matchMedia("(prefers-reduced-motion: reduce)").matches ? 1000 : 100);
 
 document.addEventListener("click", (event) => {
   const link = event.target.closest("#practice [data-hear]");
@@ -206,3 +225,18 @@ document.addEventListener("click", (event) => {
   event.preventDefault();
   hear(link.href);
 });
+
+// On the line of an attempt, the moment under the pointer is looked at; the slider beneath it does the same for keys.
+function lookAt(event) {
+  const line = event.target.closest?.(".practice-ledger");
+  const slider = document.querySelector(".practice-scrub [name=at]");
+  if (!line || !slider || !(event.buttons & 1)) return;
+  const box = line.querySelector("svg").getBoundingClientRect();
+  const x = ((event.clientX - box.x) * line.querySelector("svg").viewBox.baseVal.width) / box.width;
+  const at = Math.max(0, Math.min(Number(slider.max), Math.round((x - line.dataset.from) / line.dataset.step)));
+  if (at === Number(slider.value)) return;
+  slider.value = at;
+  slider.dispatchEvent(new Event("input", { bubbles: true }));
+}
+
+for (const over of ["pointerdown", "pointermove"]) document.addEventListener(over, lookAt);

@@ -78,13 +78,19 @@ class ArchiveIT extends InRequests {
         sql("update drawer_string set place = ? where workshop_id = ?", text(random, 60), workshop);
         sql("update supplier set name = ? || name where workshop_id = ?", text(random, 20), workshop);
         sql(
-                "with attempt as (insert into practice_attempt values (gen_random_uuid(), ?, ?, ?, ?, '{}', now(), now())"
+                "with attempt as (insert into practice_attempt values (gen_random_uuid(), ?, ?, ?, ?, '{}', now(), now(),"
+                        + " 'WIND', null, 1, 2, now(), false)"
                         + " returning id, workshop_id) insert into practice_action (id, workshop_id, attempt_id, sequence,"
                         + " action, done_at) select gen_random_uuid(), workshop_id, id, n, '{\"does\": \"CARD\"}', now()"
                         + " from attempt, generate_series(1, 2) n",
                 workshop,
                 keeper,
                 violin,
+                text(random, 40));
+        sql(
+                "insert into practice_lesson values (gen_random_uuid(), ?, ?, 'WIND', '2027-01-01', now(), ?)",
+                workshop,
+                keeper,
                 text(random, 40));
         sql("insert into kit_item values (gen_random_uuid(), ?, ?, 'TUBE')", workshop, keeper);
         sql(

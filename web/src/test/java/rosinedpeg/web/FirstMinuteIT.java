@@ -230,6 +230,8 @@ class FirstMinuteIT extends InBrowser {
                     "/week/ask",
                     "/week/away",
                     "/practice",
+                    "/practice/course",
+                    "/practice/people",
                     "/instruments/" + violin + "/two-sets",
                     "/lend",
                     "/lend/new",

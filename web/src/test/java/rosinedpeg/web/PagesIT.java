@@ -8,6 +8,7 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -133,32 +134,38 @@ class PagesIT extends RunningApplication {
         }
     }
 
-    /** A peg is turned to and fro: each action is answered with all of the instrument, drawn. */
+    /** A peg is turned to and fro, as one likes, in a lesson and against the clock: each answer is all of the instrument, drawn. */
     private void practise(List<Long> empty) throws Exception {
         Device here = devices.get(0);
         String token = Device.field(here.get("/practice").body(), "_csrf");
-        String attempt = UUID.randomUUID().toString();
-        here.post("/practice", Map.of("_csrf", token, "press", attempt, "size", "VIOLIN 4/4"));
         Map<String, List<Long>> micros = new LinkedHashMap<>();
         int size = 0;
-        for (int time = 0; time < ACTIONS_UNTIL_WARM + ACTIONS; time++) {
-            if (time == ACTIONS_UNTIL_WARM) {
-                micros.clear();
+        for (String task : List.of("as one likes", "lesson=WHOLE_SET", "change=III")) {
+            Map<String, String> begin = new HashMap<>(
+                    Map.of("_csrf", token, "press", UUID.randomUUID().toString(), "size", "VIOLIN 4/4"));
+            if (task.contains("=")) {
+                begin.put(task.substring(0, task.indexOf('=')), task.substring(task.indexOf('=') + 1));
             }
-            Map<String, String> turn = Map.of(
-                    "_csrf",
-                    token,
-                    "press",
-                    UUID.randomUUID().toString(),
-                    "string",
-                    "II",
-                    "turn",
-                    time % 2 == 0 ? "5" : "-5",
-                    "pushing",
-                    "true");
-            size = timed(micros, "practice: a peg turned", () -> here.post("/practice/" + attempt + "/act", turn))
-                    .body()
-                    .length();
+            String attempt = here.post("/practice", begin).uri().getPath();
+            for (int time = 0; time < ACTIONS_UNTIL_WARM + ACTIONS; time++) {
+                if (time == ACTIONS_UNTIL_WARM) {
+                    micros.remove("practice, a peg turned: " + task);
+                }
+                Map<String, String> turn = Map.of(
+                        "_csrf",
+                        token,
+                        "press",
+                        UUID.randomUUID().toString(),
+                        "string",
+                        "II",
+                        "turn",
+                        time % 2 == 0 ? "5" : "-5",
+                        "pushing",
+                        "true");
+                size = timed(micros, "practice, a peg turned: " + task, () -> here.post(attempt + "/act", turn))
+                        .body()
+                        .length();
+            }
         }
         for (Map.Entry<String, List<Long>> one : micros.entrySet()) {
             Collections.sort(one.getValue());

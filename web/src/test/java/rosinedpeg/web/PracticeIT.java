@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.jsoup.Jsoup;
@@ -15,6 +16,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
 /** The practice peg by requests, in a workshop that begins with nothing. */
@@ -28,15 +30,35 @@ class PracticeIT extends InRequests {
     }
 
     private String attempt() {
-        MvcTestResult begun = post(
-                keeper,
-                "/practice",
-                "size",
-                "VIOLIN 4/4",
-                "press",
-                UUID.randomUUID().toString());
+        return begun(keeper, "size", "VIOLIN 4/4");
+    }
+
+    private String begun(SignedIn who, String... fields) {
+        String[] all = new String[fields.length + 2];
+        all[0] = "press";
+        all[1] = UUID.randomUUID().toString();
+        System.arraycopy(fields, 0, all, 2, fields.length);
+        MvcTestResult begun = post(who, "/practice", all);
         assertThat(begun).hasStatus(302);
         return begun.getResponse().getRedirectedUrl();
+    }
+
+    private String state(String attempt, String string) throws Exception {
+        return seen(attempt)
+                .select(".practice-string:has([value=" + string + "]) > .hint")
+                .text();
+    }
+
+    /** By what is said of it, as somebody does who cannot hear it. */
+    private void bringUp(String attempt, String string, String pushing) throws Exception {
+        String state = state(attempt, string);
+        for (int turns = 0; turns < 60 && !state.equals("at pitch"); turns++) {
+            String by =
+                    state.contains("sharp") ? "-2" : !state.contains("flat") ? "90" : state.length() > 13 ? "12" : "2";
+            act(attempt, "string", string, "turn", by, "pushing", pushing, "guiding", "true");
+            state = state(attempt, string);
+        }
+        assertThat(state(attempt, string)).isEqualTo("at pitch");
     }
 
     private MvcTestResult act(String attempt, String... fields) {
@@ -81,7 +103,7 @@ class PracticeIT extends InRequests {
         String before = strings(attempt);
         assertThat(atOnce(keeper, attempt + "/act", "press", press, "string", "II", "turn", "-40", "pushing", "true"))
                 .containsOnly(302);
-        assertThat(seen(attempt).select(".practice-head .hint").text()).startsWith("One thing done");
+        assertThat(seen(attempt).select(".practice-head .count").text()).startsWith("One thing done");
         assertThat(strings(attempt)).isNotEqualTo(before).contains("cents flat");
         for (int i = 0; i < 3; i++) {
             assertThat(act(attempt, "string", "II", "turn", "-15")).hasStatus(302);
@@ -89,7 +111,7 @@ class PracticeIT extends InRequests {
         String back = UUID.randomUUID().toString();
         assertThat(atOnce(keeper, attempt + "/back", "press", back, "string", "II"))
                 .containsOnly(302);
-        assertThat(seen(attempt).select(".practice-head .hint").text()).startsWith("3 things done");
+        assertThat(seen(attempt).select(".practice-head .count").text()).startsWith("3 things done");
         for (int i = 0; i < 3; i++) {
             assertThat(post(
                             keeper,
@@ -118,7 +140,7 @@ class PracticeIT extends InRequests {
         String press = UUID.randomUUID().toString();
         assertThat(atOnce(keeper, attempt + "/moments", "press", press, "at", "1"))
                 .containsOnly(302);
-        assertThat(seen(attempt).select(".practice-head .hint").text()).startsWith("One thing done");
+        assertThat(seen(attempt).select(".practice-head .count").text()).startsWith("One thing done");
         assertThat(get(stranger(), attempt + "/moments")).hasStatus(404);
     }
 
@@ -137,7 +159,7 @@ class PracticeIT extends InRequests {
         if (!said.isEmpty()) {
             assertThat(answer.getResponse().getContentAsString()).contains(said);
         }
-        assertThat(seen(attempt).select(".practice-head .hint").text()).startsWith("Nothing done");
+        assertThat(seen(attempt).select(".practice-head .count").text()).startsWith("Nothing done");
         assertThat(act(attempt, "string", "V", "does", "PLUCK")).hasStatus(200);
     }
 
@@ -239,5 +261,162 @@ class PracticeIT extends InRequests {
                 .with(user(keeper))
                 .with(csrf())
                 .exchange();
+    }
+
+    private void lesson(String attempt, String said) throws Exception {
+        assertThat(seen(attempt).select(".lesson-done b").text()).startsWith(said);
+    }
+
+    /** What was done before anybody began stays; what was asked is noticed by itself, and the lesson comes back. */
+    @Test
+    void aLessonBeginsAsItIsMeantToAndComesBack() throws Exception {
+        String attempt = begun(keeper, "size", "VIOLIN 4/4", "lesson", "WIND");
+        assertThat(state(attempt, "IV")).isEqualTo("off");
+        post(keeper, attempt + "/back", "press", UUID.randomUUID().toString());
+        post(keeper, attempt + "/moments", "press", UUID.randomUUID().toString(), "at", "0");
+        assertThat(state(attempt, "IV")).isEqualTo("off");
+        assertThat(seen(attempt).select(".practice-head .count").text()).startsWith("Nothing done");
+        lesson(attempt, "");
+        act(attempt, "string", "IV", "does", "HANG");
+        act(attempt, "string", "IV", "does", "THREAD", "tip", "8", "lock", "FAR_SIDE_THEN_CROSS");
+        act(attempt, "string", "IV", "does", "LAY_BACK");
+        bringUp(attempt, "IV", "true");
+        for (int times = 0; times < 3; times++) {
+            act(attempt, "string", "IV", "does", "PUSH");
+        }
+        act(attempt, "string", "IV", "does", "LET_GO");
+        lesson(attempt, "Done, and nothing went wrong on the way.");
+        String listed =
+                Jsoup.parse(page(keeper, "/practice")).select("#lesson-WIND").text();
+        assertThat(listed).contains("Went well", "comes back on", "Do it again");
+        assertThat(page(keeper, "/practice/course")).contains("1 of 12 lessons went well");
+        post(keeper, attempt + "/back", "press", UUID.randomUUID().toString());
+        lesson(attempt, "Done, and nothing went wrong");
+        String again = post(
+                        keeper, attempt + "/again", "press", UUID.randomUUID().toString())
+                .getResponse()
+                .getRedirectedUrl();
+        assertThat(state(again, "IV")).isEqualTo("off");
+        lesson(again, "");
+    }
+
+    /** A mistake is shown at its moment beside good hands; taken back, it was one all the same. */
+    @Test
+    void whatWentWrongIsShownBesideGoodHandsAndIsNotForgotten() throws Exception {
+        String attempt = begun(keeper, "size", "VIOLIN 4/4", "lesson", "TURN_AND_PUSH");
+        bringUp(attempt, "II", "false");
+        act(attempt, "string", "II", "does", "LET_GO");
+        String wrong = seen(attempt).select(".lesson-asked a.quiet").attr("href");
+        Document beside = Jsoup.parse(page(keeper, wrong));
+        assertThat(beside.select(".harm").text()).contains("crept back");
+        assertThat(beside.select("#theirs").text()).startsWith("Good hands, 1:");
+        assertThat(beside.select(".practice-best li").eachText()).contains("peg of II pushed in", "peg of II let go");
+        assertThat(beside.select(".ledger-drawing .best")).isNotEmpty();
+        assertThat(Jsoup.parse(page(keeper, wrong.replace("best=1", "best=99")))
+                        .select("section:has(#theirs) .practice-seen")
+                        .text())
+                .contains("II at pitch");
+        post(keeper, attempt + "/back", "press", UUID.randomUUID().toString());
+        for (int times = 0; times < 3; times++) {
+            act(attempt, "string", "II", "does", "PUSH");
+        }
+        act(attempt, "string", "II", "does", "LET_GO");
+        bringUp(attempt, "II", "true");
+        act(attempt, "string", "II", "does", "LET_GO");
+        lesson(attempt, "Done. Something went wrong on the way");
+        assertThat(Jsoup.parse(page(keeper, "/practice"))
+                        .select("#lesson-TURN_AND_PUSH")
+                        .text())
+                .contains("Done, and something went wrong each time");
+    }
+
+    @Test
+    void aLessonAndAStringHaveToSuitTheInstrument() throws Exception {
+        assertThat(refusal(keeper, "/practice", "size", "BASS 3/4", "lesson", "PEG_THAT_SLIPS"))
+                .contains("needs pegs that hold by friction");
+        assertThat(refusal(keeper, "/practice", "size", "VIOLIN 4/4", "change", "V"))
+                .contains("This instrument has no string V.");
+        assertThat(post(keeper, "/practice", "size", "VIOLIN 4/4", "lesson", "FLY")
+                        .getResponse()
+                        .getStatus())
+                .isIn(200, 400);
+    }
+
+    /** Nobody plays before every string sounds and the hand is off; what was left out counts; the best stands beside the next. */
+    @Test
+    void theClockCountsWhatIsOwedAndTheBestIsItsShadow() throws Exception {
+        String attempt = begun(keeper, "size", "VIOLIN 4/4", "change", "III");
+        act(attempt, "string", "III", "turn", "-700");
+        assertThat(post(keeper, attempt + "/ready", "string", "III"))
+                .hasStatusOk()
+                .bodyText()
+                .contains("Not yet: every string has to sound");
+        change(attempt, false);
+        assertThat(atOnce(keeper, attempt + "/ready", "string", "III")).containsOnly(302);
+        Document first = seen(attempt);
+        assertThat(first.select(".clock-owes").text())
+                .contains("graphite in its grooves (1:00)", "a card beside the bridge");
+        assertThat(first.select(".clock-result").text()).contains("Your first that counts");
+        act(attempt, "string", "III", "turn", "-90");
+        assertThat(seen(attempt).select(".practice-hands").text()).as("over").contains("III D at pitch");
+        String next = begun(keeper, "size", "VIOLIN 4/4", "change", "III");
+        act(next, "string", "III", "turn", "-700");
+        change(next, true);
+        post(keeper, next + "/ready", "string", "III");
+        assertThat(seen(next).select(".clock-result").text()).contains("faster than your best until now");
+        assertThat(seen(next).select(".clock-splits .best td")).isNotEmpty();
+        assertThat(Jsoup.parse(page(keeper, "/practice"))
+                        .select(".practice-learn .practice-line")
+                        .text())
+                .contains("III Violin 4/4 your best 2:3");
+        String other = begun(keeper, "size", "CELLO 4/4", "change", "III");
+        act(other, "string", "III", "turn", "-5");
+        assertThat(seen(other).select(".clock-splits .best"))
+                .as("another instrument has no shadow")
+                .isEmpty();
+        assertThat(post(keeper, attempt() + "/ready", "string", "III")).hasStatus(404);
+    }
+
+    private void change(String attempt, boolean all) throws Exception {
+        act(attempt, "string", "III", "does", "TAKE_OFF", "cloth", "true");
+        if (all) {
+            act(attempt, "string", "III", "does", "GRAPHITE");
+        }
+        act(attempt, "string", "III", "does", "HANG");
+        act(attempt, "string", "III", "does", "THREAD", "tip", "8", "lock", "FAR_SIDE_THEN_CROSS");
+        act(attempt, "string", "III", "does", "LAY_BACK");
+        bringUp(attempt, "III", "true");
+        for (int times = 0; times < 3; times++) {
+            act(attempt, "string", "III", "does", "PUSH");
+        }
+        act(attempt, "string", "III", "does", "LET_GO");
+    }
+
+    /** A keeper sets lessons and sees how far everybody has come; nobody else does, and nobody of another workshop is seen. */
+    @Test
+    void aKeeperSetsLessons() throws Exception {
+        String name = "learner" + UUID.randomUUID().toString().substring(0, 8);
+        accounts.add(keeper.workshopId(), name, "Learner", Role.PLAYER, PASSWORD);
+        SignedIn learner = (SignedIn) accounts.loadUserByUsername(name);
+        String course = "/practice/people/" + learner.accountId();
+        LocalDate day = LocalDate.now().plusDays(5);
+        assertThat(refusal(keeper, course, "lessons", "WIND", "until", "1999-01-01"))
+                .isNotEmpty();
+        assertThat(atOnce(keeper, course, "lessons", "WIND", "lessons", "ROUNDS", "until", day.toString()))
+                .containsOnly(302);
+        assertThat(post(keeper, course, "lessons", "WIND", "until", day.toString()))
+                .hasStatus(302);
+        Document page = Jsoup.parse(page(learner, "/practice"));
+        assertThat(page.select("#lesson-WIND").text()).contains("Set for you until");
+        assertThat(page.select("#lesson-WIND").hasClass("next")).isTrue();
+        assertThat(page.select("#lesson-ROUNDS").text()).doesNotContain("Set for you");
+        assertThat(Jsoup.parse(page(keeper, "/practice/people"))
+                        .select(".learners li")
+                        .eachText())
+                .anySatisfy(line -> assertThat(line).contains("Learner", "0 of 12", "1 set"));
+        assertThat(get(learner, "/practice/people")).hasStatus(403);
+        assertThat(post(learner, course, "lessons", "WIND")).hasStatus(403);
+        assertThat(get(stranger(), course)).hasStatus(404);
+        assertThat(post(stranger(), course, "lessons", "WIND")).hasStatus(404);
     }
 }

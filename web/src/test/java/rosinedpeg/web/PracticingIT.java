@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import rosinedpeg.core.strings.Position;
 
@@ -17,7 +18,7 @@ class PracticingIT extends InBrowser {
     private static Page begun(Page page, String size) {
         page.navigate("/practice");
         page.locator("#size").selectOption(size);
-        page.getByText("Begin", new Page.GetByTextOptions().setExact(true)).click();
+        page.locator("#begin").click();
         page.waitForURL("**/practice/*");
         return page;
     }
@@ -26,79 +27,274 @@ class PracticingIT extends InBrowser {
         return page.locator(".practice-string:has([value=" + string + "]) > .hint");
     }
 
-    private static void press(Page page, String id) {
-        page.locator("#" + id).click();
-        done(page);
-    }
-
     /** Everything that was pressed is answered. */
     private static void done(Page page) {
         assertThat(page.locator("#practice[aria-busy]")).hasCount(0);
     }
 
-    /** Round the middle of a knob, in small steps as a hand goes. */
-    private static void drag(Page page, String string, int degrees) {
-        BoundingBox box = page.locator(".grip.at-" + string).boundingBox();
-        double x = box.x + box.width / 2;
-        double y = box.y + box.height / 2;
-        double radius = box.width * 0.4;
-        page.mouse().move(x + radius, y);
-        page.mouse().down();
-        for (int at = 0; Math.abs(at) <= Math.abs(degrees); at += degrees < 0 ? -15 : 15) {
-            page.mouse().move(x + radius * Math.cos(Math.toRadians(at)), y + radius * Math.sin(Math.toRadians(at)));
-            page.waitForTimeout(10);
+    /** What works the pegs. */
+    private interface Hand {
+        void take(Page page, String string);
+
+        /** Roughly so far. */
+        void turn(Page page, String string, int degrees);
+
+        /** A little up, or as little as a hand can to and fro. */
+        void turnALittle(Page page);
+
+        void turnAHair(Page page, boolean back);
+
+        void press(Page page, String id);
+    }
+
+    private static final Hand POINTER = new Hand() {
+        @Override
+        public void take(Page page, String string) {
+            page.locator(".practice-string:has([value=" + string + "])").click();
+            done(page);
         }
-        page.mouse().up();
-        done(page);
+
+        /** Round the middle of its knob, in small steps as a hand goes. */
+        @Override
+        public void turn(Page page, String string, int degrees) {
+            BoundingBox box = page.locator(".grip.at-" + string).boundingBox();
+            double x = box.x + box.width / 2;
+            double y = box.y + box.height / 2;
+            double radius = box.width * 0.4;
+            page.mouse().move(x + radius, y);
+            page.mouse().down();
+            for (int at = 0; Math.abs(at) <= Math.abs(degrees); at += degrees < 0 ? -45 : 45) {
+                page.mouse().move(x + radius * Math.cos(Math.toRadians(at)), y + radius * Math.sin(Math.toRadians(at)));
+                page.waitForTimeout(5);
+            }
+            page.mouse().up();
+            done(page);
+        }
+
+        @Override
+        public void turnALittle(Page page) {
+            press(page, "turn3");
+        }
+
+        @Override
+        public void turnAHair(Page page, boolean back) {
+            press(page, back ? "turn-half-back" : "turn-half");
+        }
+
+        @Override
+        public void press(Page page, String id) {
+            page.locator("#" + id).click();
+            done(page);
+        }
+    };
+
+    private static final Map<String, String> KEY_OF =
+            Map.of("do-PUSH", "p", "do-LET_GO", "l", "back", "b", "ready", "r");
+
+    private static final Hand KEYS = new Hand() {
+        @Override
+        public void take(Page page, String string) {
+            page.keyboard().press(Integer.toString(Position.valueOf(string).ordinal() + 1));
+            assertThat(page.locator("#string-" + string)).isChecked();
+            done(page);
+        }
+
+        @Override
+        public void turn(Page page, String string, int degrees) {
+            for (int times = 0; times < Math.ceil(Math.abs(degrees) / 45.0); times++) {
+                page.keyboard().press(degrees < 0 ? "Shift+ArrowDown" : "Shift+ArrowUp");
+            }
+            done(page);
+        }
+
+        @Override
+        public void turnALittle(Page page) {
+            page.keyboard().press("ArrowUp");
+            done(page);
+        }
+
+        @Override
+        public void turnAHair(Page page, boolean back) {
+            page.keyboard().press(back ? "ArrowLeft" : "ArrowRight");
+            done(page);
+        }
+
+        @Override
+        public void press(Page page, String id) {
+            if (KEY_OF.containsKey(id)) {
+                page.keyboard().press(KEY_OF.get(id));
+            } else {
+                page.locator("#" + id).focus();
+                page.keyboard().press("Enter");
+            }
+            done(page);
+        }
+    };
+
+    /** By what is said of it: half turns while it is slack, then less and less. */
+    private static void bringUp(Hand hand, Page page, String string) {
+        String said = state(page, string).textContent();
+        for (int times = 0; times < 250 && !said.equals("at pitch"); times++) {
+            double cents = said.contains("cents") ? Double.parseDouble(said.replaceAll("\\D", "")) : 9999;
+            if (said.contains("sharp") || cents < 25) {
+                hand.turnAHair(page, said.contains("sharp"));
+            } else if (cents < 200) {
+                hand.turnALittle(page);
+            } else {
+                hand.turn(page, string, cents == 9999 ? 180 : 45);
+            }
+            said = state(page, string).textContent();
+        }
+        assertThat(state(page, string)).hasText("at pitch");
+    }
+
+    private static void letGo(Hand hand, Page page, String string) {
+        for (int times = 0; times < 3; times++) {
+            hand.press(page, "do-PUSH");
+        }
+        bringUp(hand, page, string);
+        hand.press(page, "do-LET_GO");
+    }
+
+    private static void takeOff(Hand hand, Page page, String string) {
+        hand.take(page, string);
+        for (int times = 0; times < 5 && !state(page, string).textContent().equals("slack"); times++) {
+            hand.turn(page, string, -360);
+        }
+        hand.press(page, "do-TAKE_OFF");
+        assertThat(state(page, string)).hasText("off");
+    }
+
+    private static void putOn(Hand hand, Page page, String string) {
+        for (String what : List.of("do-HANG", "do-THREAD", "do-LAY_BACK")) {
+            hand.press(page, what);
+        }
+        bringUp(hand, page, string);
+        letGo(hand, page, string);
     }
 
     private static boolean postFell(Page page) {
-        return page.locator("#told").textContent().contains("sound post fell");
+        return page.locator(".practice-views").textContent().contains("sound post has fallen");
+    }
+
+    private static void begin(Hand hand, Page page, String button) {
+        page.navigate("/practice");
+        page.locator(button).focus();
+        if (hand == KEYS) {
+            page.keyboard().press("Enter");
+        } else {
+            page.locator(button).click();
+        }
+        page.waitForURL("**/practice/*");
+    }
+
+    private static void assertDone(Page page) {
+        assertThat(page.locator(".lesson-done")).containsText("Done");
+        assertThat(page.locator("#told")).containsText("Done");
+    }
+
+    /** A whole first change; the post falls once and is gone back from; three lessons; a time, and a better one. */
+    private void firstDay(Hand hand, Page page) {
+        begun(page, "VIOLIN 4/4");
+        takeOff(hand, page, "II");
+        Browser.assertAccessible(page);
+        hand.press(page, "do-GRAPHITE");
+        putOn(hand, page, "II");
+        for (String string : List.of("I", "II", "III")) {
+            if (!postFell(page)) {
+                hand.take(page, string);
+                hand.turn(page, string, -540);
+            }
+        }
+        for (int i = 0; i < 80 && !postFell(page); i++) {
+            hand.press(page, "do-PUSH");
+        }
+        assertThat(page.locator(".practice-views")).containsText("The sound post has fallen.");
+        Browser.assertAccessible(page);
+        for (int i = 0; i < 40 && postFell(page); i++) {
+            hand.press(page, "back");
+        }
+        assertThat(page.locator(".practice-views")).not().containsText("has fallen");
+
+        begin(hand, page, "#lesson-LISTEN button");
+        bringUp(hand, page, "III");
+        hand.press(page, "do-PLUCK");
+        assertDone(page);
+        Browser.assertAccessible(page);
+        begin(hand, page, "#lesson-TAKE_OFF button");
+        takeOff(hand, page, "IV");
+        assertDone(page);
+        begin(hand, page, "#lesson-EASE_THE_BRIDGE button");
+        hand.press(page, "do-CARD");
+        for (int times = 0; times < 9 && page.locator(".lesson-done").count() == 0; times++) {
+            hand.press(page, "ease-back");
+        }
+        assertDone(page);
+        page.navigate("/practice");
+        assertThat(page.locator(".lesson", new Page.LocatorOptions().setHasText("comes back on")))
+                .hasCount(3);
+        Browser.assertAccessible(page);
+
+        for (boolean better : new boolean[] {false, true}) {
+            begin(hand, page, "#change-III");
+            takeOff(hand, page, "III");
+            if (better) {
+                hand.press(page, "do-GRAPHITE");
+            }
+            putOn(hand, page, "III");
+            if (better) {
+                hand.press(page, "do-CARD");
+                assertThat(page.locator(".shadow-runs")).isVisible();
+            }
+            hand.press(page, "ready");
+            assertThat(page.locator(".clock-result"))
+                    .containsText(better ? "faster than your best until now" : "Your first that counts");
+        }
+        Browser.assertAccessible(page);
+        Browser.assertFits(page);
     }
 
     @Test
     void withThePointer() {
-        Page page = begun(signedIn(stranger().signIn(), 1280), "VIOLIN 4/4");
+        Page page = signedIn(stranger().signIn(), 1280);
         List<String> sounds = new ArrayList<>();
         page.onRequest(request -> {
             if (request.url().contains(".wav")) {
                 sounds.add(request.url());
             }
         });
-        Browser.assertAccessible(page);
-        page.locator("[name=string][value=II]").click();
-        assertThat(page.locator(".grip.at-II")).isVisible();
-        press(page, "do-PLUCK");
-        assertThat(page.locator(".practice-said")).containsText("String II sounds at its pitch");
+        firstDay(POINTER, page);
         assertThat(sounds).as("silent until asked").isEmpty();
-        drag(page, "II", -45);
-        assertThat(state(page, "II")).containsText("cents flat");
-        press(page, "do-TAKE_OFF");
-        assertThat(page.locator(".practice-said")).containsText("still pulls too much");
-        press(page, "turn-360");
-        press(page, "turn-360");
-        press(page, "do-TAKE_OFF");
-        assertThat(state(page, "II")).hasText("off");
-        Browser.assertAccessible(page);
-        press(page, "do-GRAPHITE");
-        press(page, "do-HANG");
-        press(page, "do-THREAD");
-        press(page, "do-LAY_BACK");
-        for (int i = 0; i < 20 && !state(page, "II").textContent().contains("cents"); i++) {
-            press(page, "turn90");
-        }
-        for (int i = 0; i < 60 && state(page, "II").textContent().contains("flat"); i++) {
-            press(page, "turn15");
-        }
-        for (int i = 0; i < 12 && state(page, "II").textContent().contains("sharp"); i++) {
-            press(page, "turn-3");
-        }
-        assertThat(state(page, "II")).hasText("at pitch");
-        press(page, "do-LET_GO");
-        assertThat(state(page, "II")).hasText("at pitch");
+        begun(page, "VIOLIN 4/4");
         page.locator("#hear").check();
-        page.waitForRequest("**/sound/II.wav", () -> press(page, "do-PLUCK"));
+        page.waitForRequest("**/sound/I.wav", () -> POINTER.press(page, "do-PLUCK"));
         assertThat(page.locator("#hear")).isChecked();
+    }
+
+    @Test
+    void withKeysAlone() {
+        Page page = signedIn(stranger().signIn(), 390);
+        firstDay(KEYS, page);
+    }
+
+    /** What was done is drawn through with the slider and with the pointer on its line. */
+    @Test
+    void isDrawnThrough() {
+        Page page = signedIn(stranger().signIn(), 1280);
+        begin(POINTER, page, "#lesson-TAKE_OFF button");
+        takeOff(POINTER, page, "IV");
+        page.locator(".lesson-done a", new Page.LocatorOptions().setHasText("beside good hands"))
+                .click();
+        assertThat(page.locator("#yours")).containsText("1: peg of IV turned back");
+        assertThat(page.locator("#theirs")).containsText("Good hands, 1: peg of IV turned back");
+        page.locator("#at").focus();
+        page.keyboard().press("End");
+        assertThat(page.locator("#yours")).containsText("IV taken off");
+        assertThat(page.locator("#moment-told")).containsText("IV taken off");
+        BoundingBox line = page.locator(".practice-ledger svg").boundingBox();
+        page.mouse().click(line.x + 2, line.y + line.height / 4);
+        assertThat(page.locator("#yours")).containsText("Before anything was done");
+        Browser.assertAccessible(page);
     }
 
     /** What is pressed after a sign-out, or without a connection, is sent when both are back, once. */
@@ -112,7 +308,7 @@ class PracticingIT extends InBrowser {
         page.locator("#turn-15").click();
         page.waitForURL("**/sign-in**");
         Browser.signIn(page, who);
-        assertThat(page.locator(".practice-head .hint")).containsText("One thing done");
+        assertThat(page.locator(".practice-head .count")).containsText("One thing done");
         page.locator("#string-II").click();
         done(page);
         assertThat(state(page, "II")).containsText("cents flat");
@@ -120,61 +316,10 @@ class PracticingIT extends InBrowser {
         page.locator("#turn15").click();
         assertThat(page.locator("#unsent")).isVisible();
         page.context().setOffline(false);
-        assertThat(page.locator(".practice-head .hint")).containsText("2 things done");
+        assertThat(page.locator(".practice-head .count")).containsText("2 things done");
         assertThat(page.locator("#unsent")).isHidden();
         assertThat(state(page, "II")).hasText("at pitch");
         assertThat(browser.complaints()).as("the refusal itself").allMatch(one -> one.contains("403"));
         browser.complaints().clear();
-    }
-
-    /** The post falls once, and is gone back from; then one string is changed. */
-    @Test
-    void withKeysAlone() {
-        Page page = begun(signedIn(stranger().signIn(), 390), "VIOLIN 4/4");
-        Browser.assertFits(page);
-        for (int string = 1; string <= 3 && !postFell(page); string++) {
-            page.keyboard().press(Integer.toString(string));
-            assertThat(page.locator("[name=string][value=" + Position.ofNumber(string) + "]"))
-                    .isChecked();
-            done(page);
-            for (int i = 0; i < 14 && !postFell(page); i++) {
-                page.keyboard().press("Shift+ArrowDown");
-                done(page);
-            }
-        }
-        for (int i = 0; i < 60 && !postFell(page); i++) {
-            page.keyboard().press("p");
-            done(page);
-        }
-        assertThat(page.locator("#told")).containsText("The sound post fell");
-        Browser.assertAccessible(page);
-        page.keyboard().press("b");
-        assertThat(page.locator(".practice-views")).not().containsText("has fallen");
-        done(page);
-        begun(page, "CELLO 4/4");
-        page.keyboard().press("4");
-        assertThat(page.locator("[name=string][value=IV]")).isChecked();
-        done(page);
-        for (int i = 0; i < 40 && !state(page, "IV").textContent().equals("slack"); i++) {
-            page.keyboard().press("Shift+ArrowDown");
-            done(page);
-        }
-        done(page);
-        page.locator("#do-TAKE_OFF").focus();
-        page.keyboard().press("Enter");
-        assertThat(state(page, "IV")).hasText("off");
-        done(page);
-        page.locator("#do-HANG").focus();
-        page.keyboard().press("Enter");
-        assertThat(state(page, "IV")).containsText("tail only");
-        done(page);
-        page.locator("#do-THREAD").focus();
-        page.keyboard().press("Enter");
-        assertThat(page.locator("#do-LAY_BACK")).isVisible();
-        done(page);
-        page.locator("#do-LAY_BACK").focus();
-        page.keyboard().press("Enter");
-        assertThat(state(page, "IV")).hasText("slack");
-        Browser.assertFits(page);
     }
 }

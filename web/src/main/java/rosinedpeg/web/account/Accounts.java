@@ -172,7 +172,8 @@ public class Accounts implements UserDetailsService {
                 .optional();
     }
 
-    List<SignedIn> people(UUID workshopId) {
+    /** {@return the people of a workshop, those who may sign in first} */
+    public List<SignedIn> people(UUID workshopId) {
         return database.sql(SELECT + "where a.workshop_id = ? order by a.active desc, a.role, a.name")
                 .param(workshopId)
                 .query(ROW)

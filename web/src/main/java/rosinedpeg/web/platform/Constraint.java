@@ -52,6 +52,8 @@ public enum Constraint {
     TWO_SETS_ONCE,
     /** An attempt was begun twice by one press. */
     PRACTICE_ATTEMPT_ONCE,
+    /** Somebody was set one lesson twice at one moment. */
+    PRACTICE_LESSON_ONCE,
     /** An instrument was put on the lending shelf twice at one moment. */
     SHELF_INSTRUMENT_ONCE,
     /** Two of a workshop that borrow are called the same. */

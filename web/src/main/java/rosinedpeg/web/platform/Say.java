@@ -233,6 +233,12 @@ public class Say {
                 : words.say("duration.daysAndHours", hours / 24, hours % 24);
     }
 
+    /** {@return a short time as a clock shows it, minutes and whole seconds, as 3:07} */
+    public static String minutesAndSeconds(Duration duration) {
+        long seconds = Math.max(0, duration.toSeconds());
+        return seconds / 60 + (seconds % 60 < 10 ? ":0" : ":") + seconds % 60;
+    }
+
     /** {@return a number of hours, as {@link #duration(Duration)} writes it} */
     public String hours(double hours) {
         return duration(Duration.ofSeconds(Math.round(hours * 3600)));

@@ -51,4 +51,8 @@ class ActionEntity {
     String action() {
         return action;
     }
+
+    Instant doneAt() {
+        return doneAt;
+    }
 }

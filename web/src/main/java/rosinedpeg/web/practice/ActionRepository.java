@@ -1,5 +1,6 @@
 package rosinedpeg.web.practice;
 
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -18,6 +19,10 @@ interface ActionRepository extends JpaRepository<ActionEntity, UUID> {
     /** The number of what was done last, whether it counts or not; 0 before anything is. */
     @Query("select coalesce(max(action.sequence), 0) from ActionEntity action where action.attemptId = :attemptId")
     int last(UUID attemptId);
+
+    /** When the first thing was done in an attempt, whether it counts or not. */
+    @Query("select min(action.doneAt) from ActionEntity action where action.attemptId = :attemptId")
+    Optional<Instant> first(UUID attemptId);
 
     long countByAttemptIdAndUndonePressIsNull(UUID attemptId);
 

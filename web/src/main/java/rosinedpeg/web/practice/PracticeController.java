@@ -4,6 +4,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
@@ -25,6 +26,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
+import rosinedpeg.core.lesson.Lesson;
+import rosinedpeg.core.lesson.QuickChange;
 import rosinedpeg.core.pegs.PegTreatment;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Family;
@@ -33,19 +36,22 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.PracticeInstrument;
-import rosinedpeg.core.simulation.PracticeLedger;
 import rosinedpeg.core.simulation.PracticeStart;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.tone.PluckedString;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.winding.Lock;
+import rosinedpeg.web.drawing.ClockDrawing;
+import rosinedpeg.web.drawing.CourseDrawing;
 import rosinedpeg.web.drawing.PracticeDrawing;
 import rosinedpeg.web.drawing.Strands;
+import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentEntry;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
@@ -61,8 +67,6 @@ class PracticeController {
 
     private static final String FRAGMENT = "practice/attempt :: practice";
     private static final int SUGGESTED = 500;
-    /** So many moments are told one by one, the last. */
-    private static final int MOST_MOMENTS = 300;
     /** A finger on a peg sounds a moment, no longer. */
     private static final int SECONDS = 2;
 
@@ -77,28 +81,39 @@ class PracticeController {
             PegTreatment.CHALK);
 
     private final Practices practices;
+    private final Lessons lessons;
     private final Instruments instruments;
     private final InstrumentEntry entry;
     private final Words words;
     private final Clock clock;
 
-    PracticeController(Practices practices, Instruments instruments, InstrumentEntry entry, Words words, Clock clock) {
+    PracticeController(
+            Practices practices,
+            Lessons lessons,
+            Instruments instruments,
+            InstrumentEntry entry,
+            Words words,
+            Clock clock) {
         this.practices = practices;
+        this.lessons = lessons;
         this.instruments = instruments;
         this.entry = entry;
         this.words = words;
         this.clock = clock;
     }
 
-    /** Says what the practice peg is, and what was begun on it. */
+    /** Says what the practice peg is, what there is to learn on it, and what was begun. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/practice")
     String choose(Model model) {
-        model.addAttribute("form", BeginForm.blank(UUID.randomUUID()));
+        model.addAttribute("form", BeginForm.blank(practices.last()));
         return choose(Optional.empty(), model);
     }
 
     private String choose(Optional<String> wrong, Model model) {
+        LocalDate today = CurrentWorkshop.today(clock);
+        Lessons.Learner learner =
+                lessons.of(CurrentWorkshop.account().orElseThrow().accountId());
         Page.lay(
                 new ChoosePage(
                         practices.mine(),
@@ -106,7 +121,13 @@ class PracticeController {
                                 .flatMap(family -> Size.of(family).stream())
                                 .toList(),
                         List.copyOf(instruments.onRack(SUGGESTED).values()),
-                        UUID.randomUUID(),
+                        Lesson.values(),
+                        learner,
+                        CourseDrawing.of(learner.course(), today),
+                        learner.next(today),
+                        today,
+                        Position.values(),
+                        practices.best(),
                         wrong.map(words::say),
                         LONGEST_FILE / KILO / KILO),
                 model);
@@ -117,36 +138,71 @@ class PracticeController {
     @OpenTo(Role.PLAYER)
     @PostMapping("/practice")
     String begin(@ModelAttribute("form") BeginForm form, BindingResult result, Model model) {
-        UUID press = Entry.press(form.press());
+        Optional<UUID> copied = Optional.empty();
+        String name = "";
+        Optional<PracticeStart> start = Optional.empty();
         if (form.copies()) {
-            Optional<UUID> id = entry.one(result, "instrument", form.instrument());
-            Optional<Instrument> copied = id.map(instruments::get);
-            if (copied.filter(instrument -> !instrument.fullyStrung()).isPresent()) {
+            Optional<Instrument> instrument =
+                    entry.one(result, "instrument", form.instrument()).map(instruments::get);
+            copied = instrument.map(Instrument::id);
+            name = instrument.map(Instrument::name).orElse("");
+            if (instrument.filter(one -> !one.fullyStrung()).isPresent()) {
                 result.rejectValue("instrument", "practice.bare");
+            } else {
+                start = instrument.map(this::copyOf);
             }
-            if (result.hasErrors() || copied.isEmpty()) {
-                return choose(Optional.empty(), model);
-            }
-            begin(press, copied.get());
         } else {
             Optional<Size> size = Entry.size(form.size());
             if (size.isEmpty()) {
                 result.rejectValue("size", "instrument.size.missing");
-                return choose(Optional.empty(), model);
+            } else {
+                name = words.say(
+                        "practice.name",
+                        words.say("family." + size.get().family()),
+                        size.get().code());
+                start = Optional.of(usual(handed(SetUp.unmeasured(size.get()), form.leftHanded())));
             }
-            SetUp setUp = handed(SetUp.unmeasured(size.get()), form.leftHanded());
-            Map<Position, StringSpec> strings = new EnumMap<>(Position.class);
-            setUp.positions().forEach(position -> strings.put(position, UsualString.of(setUp, position)));
-            begin(
-                    press,
-                    null,
-                    words.say(
-                            "practice.name",
-                            words.say("family." + size.get().family()),
-                            size.get().code()),
-                    PracticeStart.usual(setUp, strings, seed()));
         }
-        return "redirect:/practice/" + press;
+        start.ifPresent(one -> refuseWhatDoesNotSuit(form.task(), one.setUp(), result));
+        if (result.hasErrors() || start.isEmpty()) {
+            return choose(Optional.empty(), model);
+        }
+        UUID id = form.id();
+        UUID instrumentId = copied.orElse(null);
+        String called = name;
+        PracticeStart begun = start.get();
+        Constraint.PRACTICE_ATTEMPT_ONCE.once(() -> practices.begin(id, instrumentId, called, begun, form.task()));
+        return "redirect:/practice/" + id;
+    }
+
+    private void refuseWhatDoesNotSuit(Task task, SetUp setUp, BindingResult result) {
+        if (task.lesson().filter(lesson -> !lesson.suits(setUp)).isPresent()) {
+            result.rejectValue("lesson", "practice.lesson.geared");
+        }
+        task.change()
+                .map(QuickChange::position)
+                .filter(position -> !setUp.positions().contains(position))
+                .ifPresent(position ->
+                        result.rejectValue("change", "practice.clock.string", new Object[] {position}, null));
+    }
+
+    private PracticeStart usual(SetUp setUp) {
+        Map<Position, StringSpec> strings = new EnumMap<>(Position.class);
+        setUp.positions().forEach(position -> strings.put(position, UsualString.of(setUp, position)));
+        return PracticeStart.usual(setUp, strings, seed());
+    }
+
+    private PracticeStart copyOf(Instrument copied) {
+        PracticeStart usual = PracticeStart.usual(copied.setUp(), copied.specs(), seed());
+        return new PracticeStart(
+                usual.setUp(),
+                usual.strings(),
+                usual.pegs(),
+                usual.graphited(),
+                Coupling.learned(copied.coupling()).orElse(usual.coupling()),
+                copied.stuck(),
+                copied.bands(),
+                usual.seed());
     }
 
     private static SetUp handed(SetUp setUp, boolean leftHanded) {
@@ -156,27 +212,6 @@ class PracticeController {
 
     private long seed() {
         return clock.instant().getEpochSecond();
-    }
-
-    private void begin(UUID press, Instrument copied) {
-        PracticeStart usual = PracticeStart.usual(copied.setUp(), copied.specs(), seed());
-        begin(
-                press,
-                copied.id(),
-                copied.name(),
-                new PracticeStart(
-                        usual.setUp(),
-                        usual.strings(),
-                        usual.pegs(),
-                        usual.graphited(),
-                        Coupling.learned(copied.coupling()).orElse(usual.coupling()),
-                        copied.stuck(),
-                        copied.bands(),
-                        usual.seed()));
-    }
-
-    private void begin(UUID press, @Nullable UUID copied, String name, PracticeStart start) {
-        Constraint.PRACTICE_ATTEMPT_ONCE.once(() -> practices.begin(press, copied, name, start));
     }
 
     /** The instrument as it is, with a string in hand. */
@@ -201,6 +236,14 @@ class PracticeController {
     private static Position inHand(ActForm form, Attempt attempt) {
         return Optional.ofNullable(form.string())
                 .filter(attempt.now().start().setUp().positions()::contains)
+                .orElseGet(() -> about(attempt));
+    }
+
+    /** The string that a lesson or the clock is about, else the first. */
+    private static Position about(Attempt attempt) {
+        return attempt.lesson()
+                .flatMap(lesson -> lesson.lesson().string(attempt.now().start()))
+                .or(() -> attempt.clock().map(on -> on.change().position()))
                 .orElse(Position.I);
     }
 
@@ -212,9 +255,18 @@ class PracticeController {
                 position.in(now.start().strings()).diameterMm())));
     }
 
-    private static String show(Attempt attempt, ActForm form, Model model, String template) {
+    private String show(Attempt attempt, ActForm form, Model model, String template) {
+        return show(attempt, form, model, template, false);
+    }
+
+    private String show(Attempt attempt, ActForm form, Model model, String template, boolean notYet) {
         PracticeInstrument now = attempt.now();
         Position inHand = inHand(form, attempt);
+        LocalDate today = CurrentWorkshop.today(clock);
+        Optional<Lessons.Learner> learner = attempt.lesson()
+                .filter(lesson -> lesson.done().isPresent())
+                .map(lesson ->
+                        lessons.of(CurrentWorkshop.account().orElseThrow().accountId()));
         model.addAttribute("form", form);
         Page.lay(
                 new AttemptPage(
@@ -226,6 +278,14 @@ class PracticeController {
                         PracticeDrawing.strands(now),
                         Lock.of(now.start().setUp().family()),
                         TREATMENTS,
+                        attempt.lesson(),
+                        learner.flatMap(one ->
+                                attempt.lesson().flatMap(lesson -> one.course().comesBack(lesson.lesson()))),
+                        learner.flatMap(one -> one.next(today)),
+                        attempt.clock(),
+                        QuickChange.Split.values(),
+                        notYet,
+                        attempt.clock().map(on -> ClockDrawing.of(on.clocked(), on.shadow())),
                         UUID.randomUUID()),
                 model);
         return template;
@@ -263,43 +323,26 @@ class PracticeController {
         return shown(practices.back(id, Entry.press(form.press())), form, model, request);
     }
 
-    /**
-     * Shows what was done, moment by moment.
-     *
-     * @param at the moment, by how much was done until then; the last when none is given
-     */
+    /** Stops the clock. */
     @OpenTo(Role.PLAYER)
-    @GetMapping("/practice/{id}/moments")
-    String moments(@PathVariable UUID id, @RequestParam(required = false) @Nullable Integer at, Model model) {
-        Attempt attempt = practices.get(id);
-        List<PracticeLedger.Moment> moments = practices.moments(id);
-        int shown = at == null ? moments.size() : Math.max(0, Math.min(moments.size(), at));
-        Optional<PracticeLedger.Moment> moment = shown == 0 ? Optional.empty() : Optional.of(moments.get(shown - 1));
-        PracticeInstrument now = moment.map(PracticeLedger.Moment::after)
-                .orElseGet(() -> PracticeInstrument.of(attempt.now().start()));
-        Page.lay(
-                new MomentsPage(
-                        attempt,
-                        moments,
-                        Math.max(0, moments.size() - MOST_MOMENTS),
-                        shown,
-                        moment,
-                        now,
-                        PracticeDrawing.of(now, null),
-                        UUID.randomUUID()),
-                model);
-        return "practice/moments";
-    }
-
-    /** Goes back to a moment. */
-    @OpenTo(Role.PLAYER)
-    @PostMapping("/practice/{id}/moments")
-    String backTo(
+    @PostMapping("/practice/{id}/ready")
+    String ready(
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "") String press,
-            @RequestParam(defaultValue = "0") Integer at) {
-        practices.backTo(id, Entry.press(press), Math.max(0, at));
-        return "redirect:/practice/" + id;
+            @ModelAttribute("form") ActForm form,
+            BindingResult result,
+            Model model,
+            HttpServletRequest request) {
+        Attempt attempt = practices.stop(id);
+        if (!attempt.over()) {
+            Position inHand = inHand(form, attempt);
+            return show(
+                    attempt,
+                    form.holding(inHand, tip(attempt.now(), inHand)),
+                    model,
+                    Htmx.asks(request) ? FRAGMENT : "practice/attempt",
+                    true);
+        }
+        return shown(attempt, form, model, request);
     }
 
     /** Begins again as this attempt began. */
@@ -311,7 +354,7 @@ class PracticeController {
         return "redirect:/practice/" + fresh;
     }
 
-    private static String shown(Attempt attempt, ActForm form, Model model, HttpServletRequest request) {
+    private String shown(Attempt attempt, ActForm form, Model model, HttpServletRequest request) {
         Position inHand = inHand(form, attempt);
         return Htmx.asks(request)
                 ? show(attempt, form.holding(inHand, tip(attempt.now(), inHand)), model, FRAGMENT)
@@ -394,7 +437,7 @@ class PracticeController {
                 wrong = Optional.of("practice.file.wrong");
             }
         }
-        model.addAttribute("form", BeginForm.blank(UUID.randomUUID()));
+        model.addAttribute("form", BeginForm.blank(practices.last()));
         return choose(wrong, model);
     }
 
@@ -411,7 +454,13 @@ class PracticeController {
      * @param mine what was begun
      * @param sizes what there is to begin with
      * @param instruments what there is to copy
-     * @param other the press of the second form
+     * @param lessons what there is to learn
+     * @param learner how far whoever asks has come
+     * @param peg the same, drawn
+     * @param next the lesson to do next, if one waits
+     * @param today the day it is
+     * @param strings what there is to change against the clock
+     * @param best the best times until now
      * @param wrong what is wrong with a file that was sent
      * @param largestMegabytes how large one may be
      */
@@ -419,31 +468,15 @@ class PracticeController {
             List<Practices.Told> mine,
             List<Size> sizes,
             List<String> instruments,
-            UUID other,
+            Lesson[] lessons,
+            Lessons.Learner learner,
+            View peg,
+            Optional<Lesson> next,
+            LocalDate today,
+            Position[] strings,
+            List<Practices.BestTime> best,
             Optional<String> wrong,
             int largestMegabytes) {}
-
-    /**
-     * An attempt, moment by moment.
-     *
-     * @param attempt the attempt
-     * @param moments all that was done
-     * @param from so many of the first are not told one by one
-     * @param shown the moment that is shown, by how much was done until then
-     * @param moment the moment that is shown; empty before anything was done
-     * @param now the instrument at that moment
-     * @param drawing it, drawn
-     * @param fresh the next press
-     */
-    private record MomentsPage(
-            Attempt attempt,
-            List<PracticeLedger.Moment> moments,
-            int from,
-            int shown,
-            Optional<PracticeLedger.Moment> moment,
-            PracticeInstrument now,
-            PracticeDrawing drawing,
-            UUID fresh) {}
 
     /**
      * An attempt.
@@ -456,6 +489,13 @@ class PracticeController {
      * @param strands its strings, drawn
      * @param locks how a tip can be held
      * @param treatments what a peg can be treated with
+     * @param atLesson its lesson, if it is one
+     * @param comesBack when that lesson is asked again; empty until it is done
+     * @param next the lesson to do next, once it is done
+     * @param onTheClock how it goes against the clock, if it does
+     * @param splits what is reached on the way
+     * @param notYet whether somebody said that they could play who cannot yet
+     * @param track the same, drawn
      * @param fresh the next press
      */
     private record AttemptPage(
@@ -467,5 +507,12 @@ class PracticeController {
             Strands strands,
             List<Lock> locks,
             List<PegTreatment> treatments,
+            Optional<Attempt.AtLesson> atLesson,
+            Optional<LocalDate> comesBack,
+            Optional<Lesson> next,
+            Optional<Attempt.OnTheClock> onTheClock,
+            QuickChange.Split[] splits,
+            boolean notYet,
+            Optional<ClockDrawing> track,
             UUID fresh) {}
 }

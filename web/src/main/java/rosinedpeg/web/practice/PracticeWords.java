@@ -2,8 +2,14 @@ package rosinedpeg.web.practice;
 
 import static java.util.stream.Collectors.joining;
 
+import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.lesson.Course;
+import rosinedpeg.core.lesson.Lesson;
+import rosinedpeg.core.lesson.QuickChange;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.Consequence;
@@ -120,6 +126,31 @@ class PracticeWords {
                 harms);
     }
 
+    /** {@return what an attempt is called: its lesson, its string on the clock, else its instrument} */
+    public String task(Task task, String name) {
+        return task.lesson()
+                .map(lesson -> words.say("lesson." + lesson))
+                .or(() -> task.change().map(change -> words.say("practice.clock.title", change.position())))
+                .orElse(name);
+    }
+
+    /** {@return how somebody stands with every lesson, in words} */
+    public String course(Course course, LocalDate today) {
+        return Arrays.stream(Lesson.values())
+                .map(lesson -> words.say(
+                        "practice.moments.one",
+                        words.say("lesson." + lesson),
+                        words.say("course.standing." + course.standing(lesson, today))))
+                .collect(joining("; "));
+    }
+
+    /** {@return what was left out, each with its minutes} */
+    public String owed(List<StepKind> owed) {
+        return words.list(owed.stream()
+                .map(step -> words.say("practice.owed." + step, Say.minutesAndSeconds(QuickChange.usual(step))))
+                .toList());
+    }
+
     /** {@return what was done, in a few words} */
     public String done(Action action) {
         KeptAction kept = KeptAction.of(action);
@@ -127,7 +158,7 @@ class PracticeWords {
         return words.say(
                 "practice.act." + kept.does() + (degrees < 0 ? ".back" : ""),
                 kept.string() == null ? "" : kept.string(),
-                say.degrees(Math.abs(degrees), 0));
+                say.degrees(Math.abs(degrees), degrees == Math.rint(degrees) ? 0 : 1));
     }
 
     /** {@return how the bridge stands, in a few words} */

@@ -3,20 +3,29 @@ package rosinedpeg.web.practice;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Supplier;
+import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import rosinedpeg.core.lesson.BestHands;
+import rosinedpeg.core.lesson.Lesson;
+import rosinedpeg.core.lesson.QuickChange;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.simulation.Action;
+import rosinedpeg.core.simulation.Consequence;
 import rosinedpeg.core.simulation.PracticeInstrument;
 import rosinedpeg.core.simulation.PracticeLedger;
 import rosinedpeg.core.simulation.PracticeStart;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.KeptNames;
 import rosinedpeg.web.platform.NotFoundException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -30,6 +39,8 @@ class Practices {
 
     /** So many attempts are told; older ones wait for nobody. */
     private static final Limit TOLD = Limit.of(12);
+    /** The best of one's own that a time is set beside is looked for among so many. */
+    private static final Limit SHADOWS = Limit.of(20);
     /** So many moments are remembered. */
     private static final int REMEMBERED = 2000;
     /** So many actions are on record of an attempt, those that were taken back too. */
@@ -39,7 +50,7 @@ class Practices {
     private final ActionRepository actions;
     private final JsonMapper json;
     private final Clock clock;
-    private final Cache<Key, PracticeInstrument.Outcome> moments =
+    private final Cache<Key, PracticeInstrument.Outcome> outcomes =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Practices(AttemptRepository attempts, ActionRepository actions, JsonMapper json, Clock clock) {
@@ -55,10 +66,12 @@ class Practices {
      * An attempt, told.
      *
      * @param id its id
-     * @param name what it is called
+     * @param name what its instrument is called
+     * @param task what it is for
+     * @param finished whether that was reached
      * @param touchedAt when something was done last
      */
-    record Told(UUID id, String name, Instant touchedAt) {}
+    record Told(UUID id, String name, Task task, boolean finished, Instant touchedAt) {}
 
     private static UUID me() {
         return CurrentWorkshop.account().orElseThrow().accountId();
@@ -67,9 +80,46 @@ class Practices {
     /** {@return the attempts of whoever asks, the latest first} */
     List<Told> mine() {
         return attempts.findByAccountIdOrderByTouchedAtDescId(me(), TOLD).stream()
-                .map(row -> new Told(row.id(), row.name(), row.touchedAt()))
+                .map(row -> new Told(
+                        row.id(), row.name(), row.task(), row.finishedAt().isPresent(), row.touchedAt()))
                 .toList();
     }
+
+    /** {@return what whoever asks practised on last} */
+    Optional<LastOn> last() {
+        return attempts.findByAccountIdOrderByTouchedAtDescId(me(), Limit.of(1)).stream()
+                .map(row -> new LastOn(
+                        row.name(), row.instrumentId() != null, start(row).setUp()))
+                .findFirst();
+    }
+
+    /**
+     * What somebody practised on.
+     *
+     * @param name what it was called
+     * @param copy whether it was a copy of one of the rack
+     * @param setUp the instrument
+     */
+    record LastOn(String name, boolean copy, SetUp setUp) {}
+
+    /** {@return the best times of whoever asks} */
+    List<BestTime> best() {
+        return attempts.best(me()).stream()
+                .map(best -> new BestTime(
+                        KeptNames.of(Position.class, best.quickChange()),
+                        best.name(),
+                        Duration.ofMillis(best.totalMs())))
+                .toList();
+    }
+
+    /**
+     * A best time.
+     *
+     * @param position the string
+     * @param name what the instrument is called
+     * @param total how long it took, with what was owed
+     */
+    record BestTime(Position position, String name, Duration total) {}
 
     /**
      * Begins an attempt; pressed twice it is begun once.
@@ -78,13 +128,41 @@ class Practices {
      * @param instrumentId what it is a copy of; null where of nothing
      * @param name what it is called
      * @param start how it is before anything is done
+     * @param task what it is for
      */
     @Transactional
-    void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeStart start) {
-        if (!attempts.existsById(press)) {
-            attempts.saveAndFlush(new AttemptEntity(
-                    press, me(), instrumentId, name, json.writeValueAsString(KeptStart.of(start)), clock.instant()));
+    void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeStart start, Task task) {
+        if (attempts.existsById(press)) {
+            return;
         }
+        PracticeLedger ledger = task.lesson()
+                .map(lesson -> lesson.begin(start))
+                .orElseGet(() -> new PracticeLedger(
+                        task.change().map(change -> change.start(start)).orElse(start), List.of()));
+        AttemptEntity row = attempts.saveAndFlush(new AttemptEntity(
+                press,
+                me(),
+                instrumentId,
+                name,
+                json.writeValueAsString(KeptStart.of(ledger.start())),
+                task,
+                clock.instant()));
+        row.isPrepared(ledger.actions().size());
+        lay(press, ledger.actions());
+    }
+
+    private void lay(UUID attemptId, List<Action> all) {
+        int sequence = 0;
+        for (Action action : all) {
+            sequence++;
+            actions.save(new ActionEntity(
+                    UUID.randomUUID(),
+                    attemptId,
+                    sequence,
+                    json.writeValueAsString(KeptAction.of(action)),
+                    clock.instant()));
+        }
+        actions.flush();
     }
 
     /**
@@ -101,32 +179,124 @@ class Practices {
     }
 
     private Attempt view(AttemptEntity row) {
-        PracticeInstrument.Outcome last = last(row);
+        Task task = row.task();
+        if (task.free()) {
+            PracticeInstrument.Outcome last = last(row);
+            return new Attempt(
+                    row.id(),
+                    row.name(),
+                    task,
+                    actions.countByAttemptIdAndUndonePressIsNull(row.id()),
+                    last.after(),
+                    last.consequences(),
+                    Optional.empty(),
+                    Optional.empty());
+        }
+        PracticeStart start = start(row);
+        List<Kept> kept = kept(row);
+        boolean untouched = kept.size() <= row.beforehand();
         return new Attempt(
                 row.id(),
                 row.name(),
-                actions.countByAttemptIdAndUndonePressIsNull(row.id()),
-                last.after(),
-                last.consequences());
+                task,
+                kept.size() - row.beforehand(),
+                kept.isEmpty()
+                        ? PracticeInstrument.of(start)
+                        : kept.get(kept.size() - 1).moment().after(),
+                untouched ? List.of() : kept.get(kept.size() - 1).moment().consequences(),
+                task.lesson()
+                        .map(lesson -> new Attempt.AtLesson(
+                                lesson,
+                                lesson.progress(start, moments(kept)),
+                                row.harms(),
+                                row.clean(),
+                                goodHands(lesson, start, kept.subList(0, row.beforehand())))),
+                task.change().map(change -> onTheClock(row, change, start, kept)));
+    }
+
+    private static int goodHands(Lesson lesson, PracticeStart start, List<Kept> beforehand) {
+        List<Action> before =
+                moments(beforehand).stream().map(PracticeLedger.Moment::action).toList();
+        return BestHands.of(lesson, new PracticeLedger(start, before)).size();
+    }
+
+    private Attempt.OnTheClock onTheClock(AttemptEntity row, QuickChange change, PracticeStart start, List<Kept> kept) {
+        PracticeInstrument now = kept.isEmpty()
+                ? PracticeInstrument.of(start)
+                : kept.get(kept.size() - 1).moment().after();
+        return new Attempt.OnTheClock(
+                change,
+                clocked(row, change, start, kept),
+                row.finishedAt().isEmpty() && actions.first(row.id()).isPresent(),
+                row.finishedAt().isPresent(),
+                change.isPlayable(now),
+                shadow(row, change).map(best -> clocked(best, change, start, kept(best))));
+    }
+
+    private QuickChange.Clocked clocked(AttemptEntity row, QuickChange change, PracticeStart start, List<Kept> kept) {
+        Instant until = row.finishedAt().orElseGet(clock::instant);
+        Instant first = actions.first(row.id()).orElse(until);
+        return change.clocked(
+                start,
+                kept.stream()
+                        .map(one -> new QuickChange.Timed(one.moment(), Duration.between(first, one.at())))
+                        .toList(),
+                Duration.between(first, until));
+    }
+
+    /** One's own best of the same string on the same instrument, before this attempt began. */
+    private Optional<AttemptEntity> shadow(AttemptEntity row, QuickChange change) {
+        KeptStart start = json.readValue(row.start(), KeptStart.class);
+        return attempts
+                .findByAccountIdAndQuickChangeAndNameAndCleanTrueAndBegunAtBeforeOrderByTotalMs(
+                        me(), change.position().name(), row.name(), row.begunAt(), SHADOWS)
+                .stream()
+                .filter(best -> json.readValue(best.start(), KeptStart.class).equals(start))
+                .findFirst();
     }
 
     private PracticeInstrument.Outcome last(AttemptEntity row) {
         Optional<ActionEntity> done = actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(row.id());
         return done.map(last -> {
-                    PracticeInstrument.Outcome known = moments.getIfPresent(new Key(row.id(), last.sequence()));
-                    return known == null ? replayed(row) : known;
+                    PracticeInstrument.Outcome known = outcomes.getIfPresent(new Key(row.id(), last.sequence()));
+                    return known == null ? outcome(kept(row)) : known;
                 })
                 .orElseGet(() -> new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of()));
     }
 
-    private PracticeInstrument.Outcome replayed(AttemptEntity row) {
-        PracticeInstrument.Outcome outcome =
-                new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of());
+    private static PracticeInstrument.Outcome outcome(List<Kept> kept) {
+        PracticeLedger.Moment last = kept.get(kept.size() - 1).moment();
+        return new PracticeInstrument.Outcome(last.after(), last.consequences());
+    }
+
+    /**
+     * Something that counts, as it was done.
+     *
+     * @param moment what it came to
+     * @param at when
+     */
+    private record Kept(PracticeLedger.Moment moment, Instant at) {}
+
+    /** Everything that counts, in order. What nobody remembers any more is worked out again. */
+    private List<Kept> kept(AttemptEntity row) {
+        List<Kept> kept = new ArrayList<>();
+        PracticeInstrument now = null;
         for (ActionEntity one : actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(row.id())) {
-            outcome = outcome.after().act(read(one));
-            moments.put(new Key(row.id(), one.sequence()), outcome);
+            Action action = read(one);
+            Key key = new Key(row.id(), one.sequence());
+            PracticeInstrument.Outcome outcome = outcomes.getIfPresent(key);
+            if (outcome == null) {
+                outcome = (now == null ? PracticeInstrument.of(start(row)) : now).act(action);
+                outcomes.put(key, outcome);
+            }
+            now = outcome.after();
+            kept.add(new Kept(new PracticeLedger.Moment(action, now, outcome.consequences()), one.doneAt()));
         }
-        return outcome;
+        return kept;
+    }
+
+    private static List<PracticeLedger.Moment> moments(List<Kept> kept) {
+        return kept.stream().map(Kept::moment).toList();
     }
 
     private PracticeStart start(AttemptEntity row) {
@@ -156,13 +326,42 @@ class Practices {
     @Transactional
     Attempt act(UUID id, UUID press, Action action) {
         AttemptEntity row = locked(id);
-        if (!actions.existsById(press)) {
+        if (!actions.existsById(press) && !isStopped(row)) {
             PracticeInstrument.Outcome outcome = last(row).after().act(action);
             int sequence = actions.last(id) + 1;
             actions.saveAndFlush(new ActionEntity(
                     press, id, sequence, json.writeValueAsString(KeptAction.of(action)), clock.instant()));
+            outcomes.put(new Key(id, sequence), outcome);
             row.touch(clock.instant());
-            moments.put(new Key(id, sequence), outcome);
+            if (outcome.consequences().stream().anyMatch(Consequence::harms)) {
+                row.wentWrong();
+            }
+        }
+        Attempt attempt = view(row);
+        attempt.lesson()
+                .filter(lesson -> lesson.done().isEmpty() && lesson.progress().reached())
+                .ifPresent(
+                        lesson -> row.finish(clock.instant(), lesson.progress().clean() && row.harms() == 0));
+        return row.finishedAt().isPresent() ? view(row) : attempt;
+    }
+
+    private static boolean isStopped(AttemptEntity row) {
+        return row.task().change().isPresent() && row.finishedAt().isPresent();
+    }
+
+    /**
+     * Stops the clock, if one can play.
+     *
+     * @param id the attempt
+     * @return the attempt afterwards; its clock runs on where one cannot play yet
+     * @throws NotFoundException when it is not one of whoever asks, or has no clock
+     */
+    @Transactional
+    Attempt stop(UUID id) {
+        AttemptEntity row = locked(id);
+        Attempt.OnTheClock now = view(row).clock().orElseThrow(() -> new NotFoundException("clock of attempt " + id));
+        if (!now.stopped() && now.playable()) {
+            row.finish(clock.instant(), now.clocked());
         }
         return view(row);
     }
@@ -184,7 +383,10 @@ class Practices {
         return back(
                 id,
                 press,
-                () -> actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(id).stream()
+                row -> actions
+                        .findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(id)
+                        .filter(one -> one.sequence() > row.beforehand())
+                        .stream()
                         .toList());
     }
 
@@ -193,7 +395,7 @@ class Practices {
      *
      * @param id the attempt
      * @param press the press that this is
-     * @param done how much was done by then
+     * @param done how much was done by then, beforehand too
      * @throws NotFoundException when it is not one of whoever asks
      */
     @Transactional
@@ -201,15 +403,15 @@ class Practices {
         back(
                 id,
                 press,
-                () -> actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(id).stream()
-                        .skip(done)
+                row -> actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(id).stream()
+                        .skip(Math.max(done, row.beforehand()))
                         .toList());
     }
 
-    private Attempt back(UUID id, UUID press, Supplier<List<ActionEntity>> which) {
+    private Attempt back(UUID id, UUID press, Function<AttemptEntity, List<ActionEntity>> which) {
         AttemptEntity row = locked(id);
-        if (!actions.existsByAttemptIdAndUndonePress(id, press)) {
-            which.get().forEach(one -> one.takeBack(press));
+        if (!actions.existsByAttemptIdAndUndonePress(id, press) && !isStopped(row)) {
+            which.apply(row).forEach(one -> one.takeBack(press));
             actions.flush();
             row.touch(clock.instant());
         }
@@ -222,15 +424,7 @@ class Practices {
      * @throws NotFoundException when it is not one of whoever asks
      */
     List<PracticeLedger.Moment> moments(UUID id) {
-        return ledger(mine(id)).replay();
-    }
-
-    private PracticeLedger ledger(AttemptEntity row) {
-        return new PracticeLedger(
-                start(row),
-                actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(row.id()).stream()
-                        .map(this::read)
-                        .toList());
+        return moments(kept(mine(id)));
     }
 
     /**
@@ -243,7 +437,7 @@ class Practices {
     @Transactional
     void again(UUID id, UUID press) {
         AttemptEntity row = mine(id);
-        begin(press, row.instrumentId(), row.name(), start(row));
+        begin(press, row.instrumentId(), row.name(), start(row), row.task());
     }
 
     /** {@return an attempt as a file: how it began, and what was done} */
@@ -274,17 +468,7 @@ class Practices {
         if (attempts.existsById(press)) {
             return;
         }
-        begin(press, null, kept.name(), ledger.start());
-        int sequence = 0;
-        for (Action action : ledger.actions()) {
-            sequence++;
-            actions.save(new ActionEntity(
-                    UUID.randomUUID(),
-                    press,
-                    sequence,
-                    json.writeValueAsString(KeptAction.of(action)),
-                    clock.instant()));
-        }
-        actions.flush();
+        begin(press, null, kept.name(), ledger.start(), Task.FREE);
+        lay(press, ledger.actions());
     }
 }
