@@ -90,31 +90,43 @@ async function send() {
   sending = false;
 }
 
-function add(form, fields) {
+function add(form, fields, string = inHand()) {
   const body = new URLSearchParams(fields);
   body.set("press", press());
-  waiting.push({ address: form.action, body, string: inHand() });
+  waiting.push({ address: form.action, body, string });
   send();
 }
 
-let turned = 0;
+// What is turned or eased is gathered while an answer is awaited: as little as a hand can, and no more at once than one can.
+const gathered = { turn: 0, ease: 0 };
+const atOnce = { turn: 360, ease: 3 };
 
-function turn(degrees) {
-  if (!hands()?.querySelector("[name=turn]")) return;
-  turned += degrees;
-  const tenths = Math.trunc(turned * 10) / 10;
+function gather(name, degrees) {
+  if (!hands()?.querySelector(`[name=${name}]`)) return;
+  gathered[name] += degrees;
+  const tenths = Math.trunc(gathered[name] * 10) / 10;
   if (tenths === 0) return;
-  turned -= tenths;
+  gathered[name] -= tenths;
   const last = waiting.at(-1);
-  const sum = Math.round((tenths + Number(last?.body?.get("turn") ?? 0)) * 10) / 10;
+  const sum = Math.round((tenths + Number(last?.body?.get(name) ?? 0)) * 10) / 10;
   const underway = sending && waiting.length === 1;
-  if (!underway && last?.body?.has("turn") && last.string === inHand() && Math.abs(sum) <= 360) {
-    last.body.set("turn", sum);
+  if (!underway && last?.body?.has(name) && last.string === inHand() && Math.abs(sum) <= atOnce[name]) {
+    last.body.set(name, sum);
     return;
   }
   const fields = new FormData(hands());
-  fields.set("turn", tenths);
+  fields.set(name, tenths);
   add(hands(), fields);
+}
+
+const turn = (degrees) => gather("turn", degrees);
+
+// Something that is done to a string on the drawing itself.
+function act(position, does) {
+  const fields = new FormData(hands());
+  fields.set("string", position);
+  fields.set("does", does);
+  add(hands(), fields, position);
 }
 
 // The page with another string in hand, and everything else as it is set.
@@ -140,7 +152,9 @@ document.addEventListener("change", (event) => {
   if (event.target.matches("#hands [name=string]")) take(event.target.value);
 });
 
-const knob = (event) => event.target.closest?.("#practice .grip");
+const within = (selector) => (event) => hands() && event.target.closest?.(`#practice ${selector}`);
+const knob = within(".grip");
+const bridgeTop = within(".grip-bridge");
 const nameOf = (grip) => [...grip.classList].find((name) => name.startsWith("at-"))?.slice(3);
 let dragged = null;
 
@@ -149,25 +163,69 @@ function angle(event, middle) {
 }
 
 document.addEventListener("pointerdown", (event) => {
-  const grip = knob(event);
+  const grip = knob(event) ?? bridgeTop(event);
   if (!grip) return;
   event.preventDefault();
   const box = grip.getBoundingClientRect();
-  const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
-  dragged = { position: nameOf(grip), middle, at: angle(event, middle) };
-  if (inHand() !== dragged.position) take(dragged.position);
+  if (knob(event)) {
+    const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    dragged = { position: nameOf(grip), middle, at: angle(event, middle) };
+    if (inHand() !== dragged.position) take(dragged.position);
+  } else {
+    const foot = grip.ownerSVGElement.getScreenCTM();
+    const middle = { x: foot.e, y: foot.f };
+    dragged = { middle, at: angle(event, middle) };
+  }
 });
 
-// Clockwise tightens.
+// Clockwise tightens; the tailpiece is on the left of the bridge.
 document.addEventListener("pointermove", (event) => {
   if (!dragged) return;
   const now = angle(event, dragged.middle);
   const by = ((now - dragged.at + 540) % 360) - 180;
   dragged.at = now;
-  if (inHand() === dragged.position) turn(by);
+  if (!dragged.position) gather("ease", -by);
+  else if (inHand() === dragged.position) turn(by);
 });
 
 for (const over of ["pointerup", "pointercancel"]) document.addEventListener(over, () => (dragged = null));
+
+// No finger meets a strand that is a hair wide: the nearest one is meant.
+function nearest(svg, event) {
+  let found = null;
+  let least = Infinity;
+  for (const strand of svg.querySelectorAll(".on, .off")) {
+    const box = strand.getBoundingClientRect();
+    const share = Math.max(0, Math.min(1, (event.clientX - box.x) / box.width));
+    const at = strand.getPointAtLength(strand.getTotalLength() * share).matrixTransform(strand.getScreenCTM());
+    const away = Math.abs(at.y - event.clientY);
+    if (away < least) [found, least] = [strand, away];
+  }
+  return found;
+}
+
+// A strand is plucked, at the tailpiece taken off or hung; its tip goes through the hole; a string is laid beside its groove or back; a
+// card is held beside the bridge; one that lies is stood up.
+document.addEventListener("click", (event) => {
+  const svg = within(".practice-strands svg")(event);
+  const hole = within(".grip-hole")(event);
+  const groove = within(".grip-groove")(event);
+  if (svg) {
+    const strand = nearest(svg, event);
+    const tailpiece = svg.querySelectorAll("path.ebony")[1].getBoundingClientRect();
+    const atTail = strand.classList.contains("off") ? "HANG" : "TAKE_OFF";
+    act(nameOf(strand), event.clientX > tailpiece.x - 6 ? atTail : "PLUCK");
+  } else if (hole && nameOf(hole) !== inHand()) take(nameOf(hole));
+  else if (hole) act(nameOf(hole), "THREAD");
+  else if (groove) act(nameOf(groove), groove.classList.contains("aside") ? "LAY_BACK" : "SET_ASIDE");
+  else if (within(".grip-card")(event)) act(inHand(), "CARD");
+  else if (within(".grip-fallen")(event)) act(inHand(), "STAND");
+});
+
+document.addEventListener("dblclick", (event) => {
+  const grip = knob(event);
+  if (grip) act(nameOf(grip), "PUSH");
+});
 
 document.addEventListener(
   "wheel",

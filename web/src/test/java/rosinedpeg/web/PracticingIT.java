@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.BoundingBox;
 import java.util.ArrayList;
@@ -275,6 +276,47 @@ class PracticingIT extends InBrowser {
     void withKeysAlone() {
         Page page = signedIn(stranger().signIn(), 390);
         firstDay(KEYS, page);
+    }
+
+    /** Strand, groove, knob, bridge and card by the pointer, where they are drawn. */
+    @Test
+    void isDoneOnTheDrawings() {
+        Page page = begun(signedIn(stranger().signIn(), 1280), "VIOLA 16");
+        Locator told = page.locator("#told");
+        BoundingBox strands = page.locator(".practice-strands svg").boundingBox();
+        page.mouse().click(strands.x + strands.width * 0.6, strands.y + strands.height * 0.42);
+        assertThat(told).containsText("String II sounds at its pitch");
+        done(page);
+        page.locator(".grip.at-II").dblclick();
+        assertThat(page.locator(".practice-head .count")).containsText("2 things done");
+        done(page);
+        POINTER.turn(page, "II", -180);
+        page.locator(".grip-groove.at-II").click();
+        assertThat(state(page, "II")).containsText("beside its groove");
+        done(page);
+        page.locator(".grip-groove.at-II").click();
+        assertThat(state(page, "II")).not().containsText("beside its groove");
+        done(page);
+        POINTER.turn(page, "II", -720);
+        double tail = strands.x + strands.width - 6;
+        page.mouse().click(tail, strands.y + strands.height * 0.42);
+        assertThat(state(page, "II")).hasText("off");
+        done(page);
+        page.mouse().click(tail, strands.y + strands.height * 0.42);
+        assertThat(state(page, "II")).containsText("tail only");
+        done(page);
+        page.locator(".grip-hole.at-II").click();
+        assertThat(state(page, "II")).not().containsText("tail only");
+        done(page);
+        BoundingBox top = page.locator(".grip-bridge").boundingBox();
+        page.mouse().move(top.x + top.width / 2, top.y + top.height / 2);
+        page.mouse().down();
+        page.mouse().move(top.x + top.width / 2 - 12, top.y + top.height / 2, new Mouse.MoveOptions().setSteps(4));
+        page.mouse().up();
+        assertThat(page.locator(".practice-views")).containsText("towards the tailpiece");
+        done(page);
+        page.locator(".grip-card").click();
+        assertThat(told).containsText("The card shows a gap");
     }
 
     /** What was done is drawn through with the slider and with the pointer on its line. */

@@ -1,6 +1,8 @@
 package rosinedpeg.web.drawing;
 
+import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -26,9 +28,19 @@ import rosinedpeg.core.winding.WindingPlan;
  */
 public record PracticeDrawing(View above, View side, View bridge) {
 
+    /** How near a finger has to come to a nut groove. */
+    private static final double GROOVE_MM = 2.6;
+
+    /** And to a hole, as a share of the shaft. */
+    private static final double HOLE_SHARE = 0.7;
+
     private static final double THIN = 0.55;
     private static final double SAGS = 0.16;
     private static final double BESIDE = 0.42;
+    /** How near a finger has to come to the top of the bridge, as a share of its height; left of that is the card's place. */
+    private static final double TOP_SHARE = 0.2;
+
+    private static final double BESIDE_CARD = 0.1;
     /** Of a tip that is bent away from the eye so much is seen. */
     private static final double TIP = 0.4;
 
@@ -67,6 +79,22 @@ public record PracticeDrawing(View above, View side, View bridge) {
                     side * (out + 1.6 * pegbox.shaftDiameterMm()),
                     -pegbox.fromNutMm(position),
                     1.5 * pegbox.shaftDiameterMm());
+            PracticeString there = now.strings().get(position);
+            if (there == null || !there.threaded()) {
+                pen.circle(
+                        "grip-hole at-" + position,
+                        PegboxDrawing.hand(setUp) * pegbox.holeXMm(position),
+                        -pegbox.fromNutMm(position),
+                        pegbox.shaftDiameterMm() * HOLE_SHARE);
+            }
+            if (there != null) {
+                double nutX = PegboxDrawing.hand(setUp) * setUp.xAtNutMm(position);
+                pen.circle(
+                        "grip-groove at-" + position + (there.aside() ? " aside" : ""),
+                        nutX,
+                        -GROOVE_MM * 0.6,
+                        GROOVE_MM);
+            }
         }
         return PegboxDrawing.fromAbove(pen, setUp);
     }
@@ -225,11 +253,24 @@ public record PracticeDrawing(View above, View side, View bridge) {
 
     private static View bridge(PracticeInstrument now) {
         SetUp setUp = now.start().setUp();
-        if (now.bridgeStands()) {
-            return BridgeDrawing.side(setUp, now.lean());
-        }
         double height = setUp.value(Quantity.BRIDGE_HEIGHT);
         double foot = setUp.value(Quantity.FOOT_DEPTH);
+        if (now.bridgeStands()) {
+            View standing = BridgeDrawing.side(setUp, now.lean());
+            List<Mark> marks = new ArrayList<>(standing.marks());
+            double half = height / 2;
+            marks.add(new Mark.Path(
+                    Stroke.move(-half, -height)
+                            + Stroke.line(-height * BESIDE_CARD, -height)
+                            + Stroke.line(-height * BESIDE_CARD, 0)
+                            + Stroke.line(-half, 0)
+                            + "z",
+                    0,
+                    "grip-card"));
+            marks.add(new Mark.Circle(
+                    BridgeDrawing.topX(setUp, now.lean()), -height * 0.9, height * TOP_SHARE, "grip-bridge"));
+            return new View(standing.x(), standing.y(), standing.width(), standing.height(), marks);
+        }
         double thickness = setUp.value(Quantity.TOP_THICKNESS);
         double reach = height * 0.62;
         Pen pen = new Pen();
@@ -240,6 +281,7 @@ public record PracticeDrawing(View above, View side, View bridge) {
                 Stroke.move(-reach, -height * 0.16)
                         + Stroke.curve(0, height * 0.02, height, -height * 0.06, foot + reach + height, -height * 0.2));
         pen.line("plate", height * 0.02, -reach, 0, foot + reach, 0);
+        pen.area("grip-fallen", 0, 0, height, 0, height, -height * 0.4, 0, -height * 0.4);
         return BridgeDrawing.seenFromSide(pen, setUp);
     }
 
@@ -251,7 +293,11 @@ public record PracticeDrawing(View above, View side, View bridge) {
             boolean on = there != null && there.whole();
             strands.put(
                     position,
-                    new Strands.Strand(position.in(now.start().strings()).diameterMm(), 0, 0, on ? "on" : "off"));
+                    new Strands.Strand(
+                            position.in(now.start().strings()).diameterMm(),
+                            0,
+                            0,
+                            (on ? "on" : "off") + " at-" + position));
         });
         return Strands.of(now.start().setUp(), strands);
     }
