@@ -195,26 +195,26 @@ function nearest(svg, event) {
   let found = null;
   let least = Infinity;
   for (const strand of svg.querySelectorAll(".on, .off")) {
-    const box = strand.getBoundingClientRect();
-    const share = Math.max(0, Math.min(1, (event.clientX - box.x) / box.width));
-    const at = strand.getPointAtLength(strand.getTotalLength() * share).matrixTransform(strand.getScreenCTM());
-    const away = Math.abs(at.y - event.clientY);
+    const at = (share) => strand.getPointAtLength(strand.getTotalLength() * share).matrixTransform(strand.getScreenCTM());
+    const [begins, ends] = [at(0).x, at(1).x];
+    const there = at(Math.max(0, Math.min(1, (event.clientX - begins) / (ends - begins))));
+    const away = Math.abs(there.y - event.clientY);
     if (away < least) [found, least] = [strand, away];
   }
   return found;
 }
 
-// A strand is plucked, at the tailpiece taken off or hung; its tip goes through the hole; a string is laid beside its groove or back; a
+// A strand is plucked; at the tailpiece the one in hand is taken off or hung; its tip goes through the hole; a string is laid beside its groove or back; a
 // card is held beside the bridge; one that lies is stood up.
 document.addEventListener("click", (event) => {
   const svg = within(".practice-strands svg")(event);
   const hole = within(".grip-hole")(event);
   const groove = within(".grip-groove")(event);
   if (svg) {
-    const strand = nearest(svg, event);
     const tailpiece = svg.querySelectorAll("path.ebony")[1].getBoundingClientRect();
-    const atTail = strand.classList.contains("off") ? "HANG" : "TAKE_OFF";
-    act(nameOf(strand), event.clientX > tailpiece.x - 6 ? atTail : "PLUCK");
+    const off = svg.querySelector(`.off.at-${inHand()}`);
+    if (event.clientX > tailpiece.x - 6) act(inHand(), off ? "HANG" : "TAKE_OFF");
+    else act(nameOf(nearest(svg, event)), "PLUCK");
   } else if (hole && nameOf(hole) !== inHand()) take(nameOf(hole));
   else if (hole) act(nameOf(hole), "THREAD");
   else if (groove) act(nameOf(groove), groove.classList.contains("aside") ? "LAY_BACK" : "SET_ASIDE");
