@@ -96,6 +96,11 @@ public class Benches {
         return read(new ListPage<>(open, 0, open.size()));
     }
 
+    /** {@return every instrument that is on the bench} */
+    public Set<UUID> onBench() {
+        return runs.onBench();
+    }
+
     /** {@return those of some instruments that are on the bench} */
     public Set<UUID> onBench(Collection<UUID> instrumentIds) {
         return runs.onBench(instrumentIds);

@@ -20,6 +20,10 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
 
     List<RunEntity> findByInstrumentIdInAndOutcome(Collection<UUID> instrumentIds, RunEntity.Outcome outcome);
 
+    /** Every instrument that is on the bench. */
+    @Query("select run.instrumentId from RunEntity run where run.outcome = OPEN")
+    Set<UUID> onBench();
+
     /** Those of some instruments that are on the bench. */
     @Query("select run.instrumentId from RunEntity run where run.outcome = OPEN and run.instrumentId in :instrumentIds")
     Set<UUID> onBench(Collection<UUID> instrumentIds);

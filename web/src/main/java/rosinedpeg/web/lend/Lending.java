@@ -480,7 +480,16 @@ public class Lending implements LogSource, NotAtHand {
 
     @Override
     public List<Days> notAtHand(Collection<UUID> instrumentIds, LocalDate from, LocalDate until) {
-        return loans.outBetween(instrumentIds, from, until).stream()
+        return days(loans.outBetween(instrumentIds, from, until), from);
+    }
+
+    @Override
+    public List<Days> notAtHand(LocalDate from, LocalDate until) {
+        return days(loans.outBetween(from, until), from);
+    }
+
+    private List<Days> days(List<LoanEntity> out, LocalDate from) {
+        return out.stream()
                 .map(loan -> {
                     Loan days = loan.days();
                     boolean late = loan.outAt().isPresent() && days.until().isBefore(from);

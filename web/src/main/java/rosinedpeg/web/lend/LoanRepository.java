@@ -73,4 +73,9 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
     @Query("select loan from LoanEntity loan where loan.instrumentId in :instrumentIds and loan.backAt is null"
             + " and loan.fromDay <= :until and (loan.untilDay >= :from or loan.outAt is not null)")
     List<LoanEntity> outBetween(Collection<UUID> instrumentIds, LocalDate from, LocalDate until);
+
+    /** What is or will be out in some days. */
+    @Query("select loan from LoanEntity loan where loan.backAt is null and loan.fromDay <= :until"
+            + " and (loan.untilDay >= :from or loan.outAt is not null)")
+    List<LoanEntity> outBetween(LocalDate from, LocalDate until);
 }

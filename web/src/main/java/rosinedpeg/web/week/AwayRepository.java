@@ -12,6 +12,8 @@ interface AwayRepository extends JpaRepository<AwayEntity, UUID> {
 
     List<AwayEntity> findByUntilDayGreaterThanEqualOrderByFromDayAscId(LocalDate today, Limit most);
 
+    List<AwayEntity> findByFromDayLessThanEqualAndUntilDayGreaterThanEqual(LocalDate until, LocalDate from);
+
     List<AwayEntity> findByInstrumentIdInAndFromDayLessThanEqualAndUntilDayGreaterThanEqual(
             Collection<UUID> instrumentIds, LocalDate until, LocalDate from);
 }

@@ -167,11 +167,11 @@ class BenchWork {
         List<InTurn.Turns> turns = inTurn.all();
         turns.forEach(one -> ids.add(one.instrumentId()));
         look.standings.putAll(instruments.standings(ids));
-        young.forEach(string -> ids.add(string.instrument().id()));
-        look.away.putAll(NotAtHand.of(notAtHand, ids, look.today, look.furthest).stream()
+        look.away.putAll(notAtHand.stream()
+                .flatMap(source -> source.notAtHand(look.today, look.furthest).stream())
                 .collect(groupingBy(NotAtHand.Days::instrumentId)));
         // What lies on the bench already waits no more.
-        benches.onBench(look.standings.keySet()).forEach(look.standings::remove);
+        benches.onBench().forEach(look.standings::remove);
         jobs.addAll(wished(look, wished));
         jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed(jobs)));
         jobs.addAll(turns(look, turns, changed(jobs).keySet()));
