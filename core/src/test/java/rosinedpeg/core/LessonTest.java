@@ -22,6 +22,8 @@ import rosinedpeg.core.lesson.QuickChange;
 import rosinedpeg.core.lesson.Recall;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.PracticeLedger;
@@ -45,7 +47,7 @@ class LessonTest {
     @Property(tries = 150)
     void goodHandsDoThemCleanly(@ForAll Lesson lesson, @ForAll Family family, @ForAll int seed) {
         Assume.that(lesson.suits(Examples.instrument(family)));
-        PracticeLedger begun = lesson.begin(start(family, seed));
+        PracticeLedger begun = lesson.begin(start(family, seed)).orElseThrow();
         assertThat(begun.now().postStands()).isTrue();
         assertThat(lesson.progress(begun).reached()).as("begun").isFalse();
         Lesson.Progress done = lesson.progress(plus(begun, BestHands.of(lesson, begun)));
@@ -54,10 +56,18 @@ class LessonTest {
         assertThat(done.clean()).isTrue();
     }
 
+    /** Where the bridge would go over before anybody begins, nobody is set to ease it. */
+    @Test
+    void doesNotBeginWhereGoodHandsCouldNotDoIt() {
+        SetUp leans = Examples.VIOLIN.measured(Map.of(Measurable.of(Quantity.BRIDGE_GAP), 2.2));
+        PracticeStart start = PracticeStart.usual(leans, Examples.set(leans), 1);
+        assertThat(Lesson.EASE_THE_BRIDGE.begin(start)).isEmpty();
+    }
+
     /** Whoever does nothing, or something else, is not done; what went wrong is told by its moment. */
     @Property(tries = 60)
     void nothingElseWillDo(@ForAll Lesson lesson, @ForAll int seed) {
-        PracticeLedger begun = lesson.begin(start(Family.VIOLIN, seed));
+        PracticeLedger begun = lesson.begin(start(Family.VIOLIN, seed)).orElseThrow();
         PracticeLedger plucked = plus(begun, List.of(new Action.Pluck(Position.I), new Action.Pluck(Position.II)));
         assertThat(lesson.progress(plucked).reached()).isFalse();
         PracticeLedger broken =

@@ -298,3 +298,12 @@ function lookAt(event) {
 }
 
 for (const over of ["pointerdown", "pointermove"]) document.addEventListener(over, lookAt);
+
+// Whoever names an instrument means a copy of it, whoever chooses a size means one of that size.
+for (const kind of ["input", "change"]) {
+  document.addEventListener(kind, (event) => {
+    const chosen = { instrument: "COPY", size: "" }[event.target.name];
+    const radio = chosen === undefined ? null : document.querySelector(`.practice-on [name=of][value="${chosen}"]`);
+    if (radio) radio.checked = true;
+  });
+}

@@ -50,7 +50,7 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/lives/" + kind("Sluice") + "?with=" + kind("Weir"), "lives");
             page.navigate("/practice");
             page.getByLabel("Instrument").fill("Pit 1 violin");
-            page.getByText("Begin with a copy").click();
+            page.locator("#begin").click();
             page.waitForURL("**/practice/*");
             for (String press :
                     List.of("string-II", "turn-360", "turn-360", "do-TAKE_OFF", "string-III", "turn-15", "do-PLUCK")) {

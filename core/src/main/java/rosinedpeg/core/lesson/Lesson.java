@@ -12,6 +12,7 @@ import java.util.OptionalInt;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import rosinedpeg.core.bridge.ThrustBand;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.plan.PegCondition;
@@ -182,7 +183,7 @@ public enum Lesson {
     private static final double EASED = 3;
     private static final int MOST_EASINGS = 5;
     /** Luck that lets a lesson begin as it is meant to is looked for among so many seeds. */
-    private static final int MOST_SEEDS = 200;
+    private static final int MOST_SEEDS = 60;
 
     /** {@return whether it can be done on such an instrument: machines and geared pegs neither stick nor slip, and are not pushed in} */
     public boolean suits(SetUp setUp) {
@@ -217,15 +218,15 @@ public enum Lesson {
      * How it begins.
      *
      * @param start an instrument as it is, with the seed its luck begins at
-     * @return the ledger with what was done to the instrument beforehand, and with luck by which good hands do it cleanly
+     * @return the ledger with what was done to the instrument beforehand, and with luck by which good hands do it cleanly; empty where
+     *     no luck lets them, as on an instrument whose bridge leans too far already
      */
-    public PracticeLedger begin(PracticeStart start) {
+    public Optional<PracticeLedger> begin(PracticeStart start) {
         requireNonNull(start, "start");
-        PracticeLedger ledger = begun(start);
-        for (long more = 1; more < MOST_SEEDS && !isFair(ledger); more++) {
-            ledger = begun(start.withSeed(start.seed() + more));
-        }
-        return ledger;
+        return LongStream.range(0, MOST_SEEDS)
+                .mapToObj(more -> begun(start.withSeed(start.seed() + more)))
+                .filter(this::isFair)
+                .findFirst();
     }
 
     private PracticeLedger begun(PracticeStart start) {

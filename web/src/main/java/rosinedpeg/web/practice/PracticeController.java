@@ -36,6 +36,7 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.simulation.Action;
 import rosinedpeg.core.simulation.PracticeInstrument;
+import rosinedpeg.core.simulation.PracticeLedger;
 import rosinedpeg.core.simulation.PracticeStart;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -164,14 +165,19 @@ class PracticeController {
             }
         }
         start.ifPresent(one -> refuseWhatDoesNotSuit(form.task(), one.setUp(), result));
-        if (result.hasErrors() || start.isEmpty()) {
+        Optional<PracticeLedger> ledger =
+                result.hasErrors() ? Optional.empty() : start.flatMap(one -> Practices.beginning(one, form.task()));
+        if (start.isPresent() && !result.hasErrors() && ledger.isEmpty()) {
+            result.rejectValue("lesson", "practice.lesson.cannot");
+        }
+        if (ledger.isEmpty()) {
             return choose(Optional.empty(), model);
         }
         UUID id = form.id();
         UUID instrumentId = copied.orElse(null);
         String called = name;
-        PracticeStart begun = start.get();
-        Constraint.PRACTICE_ATTEMPT_ONCE.once(() -> practices.begin(id, instrumentId, called, begun, form.task()));
+        Constraint.PRACTICE_ATTEMPT_ONCE.once(
+                () -> practices.begin(id, instrumentId, called, ledger.get(), form.task()));
         return "redirect:/practice/" + id;
     }
 

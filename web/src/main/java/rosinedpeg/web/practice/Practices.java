@@ -122,23 +122,33 @@ class Practices {
     record BestTime(Position position, String name, Duration total) {}
 
     /**
+     * How an attempt begins.
+     *
+     * @param start the instrument as it is
+     * @param task what the attempt is for
+     * @return its ledger; empty where that cannot be done on such an instrument
+     */
+    static Optional<PracticeLedger> beginning(PracticeStart start, Task task) {
+        return task.lesson()
+                .map(lesson -> lesson.begin(start))
+                .orElseGet(() -> Optional.of(new PracticeLedger(
+                        task.change().map(change -> change.start(start)).orElse(start), List.of())));
+    }
+
+    /**
      * Begins an attempt; pressed twice it is begun once.
      *
      * @param press the press that this is, which becomes its id
      * @param instrumentId what it is a copy of; null where of nothing
-     * @param name what it is called
-     * @param start how it is before anything is done
+     * @param name what its instrument is called
+     * @param ledger how it begins
      * @param task what it is for
      */
     @Transactional
-    void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeStart start, Task task) {
+    void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeLedger ledger, Task task) {
         if (attempts.existsById(press)) {
             return;
         }
-        PracticeLedger ledger = task.lesson()
-                .map(lesson -> lesson.begin(start))
-                .orElseGet(() -> new PracticeLedger(
-                        task.change().map(change -> change.start(start)).orElse(start), List.of()));
         AttemptEntity row = attempts.saveAndFlush(new AttemptEntity(
                 press,
                 me(),
@@ -147,7 +157,7 @@ class Practices {
                 json.writeValueAsString(KeptStart.of(ledger.start())),
                 task,
                 clock.instant()));
-        row.isPrepared(ledger.actions().size());
+        row.isPrepared(task.lesson().isPresent() ? ledger.actions().size() : 0);
         lay(press, ledger.actions());
     }
 
@@ -337,12 +347,17 @@ class Practices {
                 row.wentWrong();
             }
         }
+        return noticed(row);
+    }
+
+    /** A lesson is done as soon as what it asks is there. */
+    private Attempt noticed(AttemptEntity row) {
         Attempt attempt = view(row);
-        attempt.lesson()
-                .filter(lesson -> lesson.done().isEmpty() && lesson.progress().reached())
-                .ifPresent(
-                        lesson -> row.finish(clock.instant(), lesson.progress().clean() && row.harms() == 0));
-        return row.finishedAt().isPresent() ? view(row) : attempt;
+        Optional<Attempt.AtLesson> reached = attempt.lesson()
+                .filter(lesson -> lesson.done().isEmpty() && lesson.progress().reached());
+        reached.ifPresent(
+                lesson -> row.finish(clock.instant(), lesson.progress().clean() && row.harms() == 0));
+        return reached.isPresent() ? view(row) : attempt;
     }
 
     private static boolean isStopped(AttemptEntity row) {
@@ -415,7 +430,7 @@ class Practices {
             actions.flush();
             row.touch(clock.instant());
         }
-        return view(row);
+        return noticed(row);
     }
 
     /**
@@ -437,7 +452,11 @@ class Practices {
     @Transactional
     void again(UUID id, UUID press) {
         AttemptEntity row = mine(id);
-        begin(press, row.instrumentId(), row.name(), start(row), row.task());
+        List<Action> beforehand = kept(row).stream()
+                .limit(row.beforehand())
+                .map(one -> one.moment().action())
+                .toList();
+        begin(press, row.instrumentId(), row.name(), new PracticeLedger(start(row), beforehand), row.task());
     }
 
     /** {@return an attempt as a file: how it began, and what was done} */
@@ -468,7 +487,6 @@ class Practices {
         if (attempts.existsById(press)) {
             return;
         }
-        begin(press, null, kept.name(), ledger.start(), Task.FREE);
-        lay(press, ledger.actions());
+        begin(press, null, kept.name(), ledger, Task.FREE);
     }
 }
