@@ -60,6 +60,12 @@ public record BenchJob(
         requireNonNull(before, "before");
     }
 
+    /** A job is asked for by the hundred in every map of a schedule, and its name is its own. */
+    @Override
+    public int hashCode() {
+        return name.hashCode();
+    }
+
     /** {@return whether it can be done on a day, as far as its strings, its date and its instrument go} */
     public boolean mayBeOn(LocalDate day) {
         return !day.isBefore(earliest) && !day.isAfter(latest) && !notOn.contains(day);

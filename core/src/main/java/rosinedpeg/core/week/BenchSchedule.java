@@ -37,6 +37,13 @@ public record BenchSchedule(Map<BenchJob, Place> places, List<Undone> undone, in
         return worth >= most;
     }
 
+    /** {@return where each job stands that is done, by its name} */
+    public Map<String, Place> byName() {
+        Map<String, Place> byName = new HashMap<>();
+        places.forEach((job, place) -> byName.put(job.name(), place));
+        return Collections.unmodifiableMap(byName);
+    }
+
     /** {@return the minutes that are taken of somebody's day} */
     public int takenMinutes(Place place) {
         requireNonNull(place, "place");

@@ -86,8 +86,9 @@ public class BenchWeek {
                 .filter(job -> job != null)
                 .toList();
         BenchSchedule schedule = answer(jobs, there);
-        keep(jobs, schedule, rows, today);
-        return new PlannedWeek(today, people, there, waiting, asked, schedule);
+        Map<String, Place> stand = schedule.byName();
+        keep(jobs, stand, rows, today);
+        return new PlannedWeek(today, people, there, waiting, asked, schedule, stand);
     }
 
     private static BenchJob asked(Job job, Optional<PlaceEntity> row, Set<LocalDate> unwanted, LocalDate today) {
@@ -116,8 +117,9 @@ public class BenchWeek {
     private BenchSchedule answer(List<BenchJob> jobs, List<BenchTime> there) {
         BenchSchedule schedule =
                 answered.get(new Question(jobs, there), question -> planner.plan(question.jobs(), question.times()));
+        Map<String, Place> stand = schedule.byName();
         List<BenchJob> standing = jobs.stream()
-                .map(job -> job.stoodAt(Optional.ofNullable(schedule.places().get(job))))
+                .map(job -> job.stoodAt(Optional.ofNullable(stand.get(job.name()))))
                 .toList();
         if (standing.equals(jobs)) {
             return schedule;
@@ -135,11 +137,11 @@ public class BenchWeek {
         return schedule.of(now);
     }
 
-    private void keep(List<BenchJob> jobs, BenchSchedule schedule, Map<String, PlaceEntity> rows, LocalDate today) {
+    private void keep(List<BenchJob> jobs, Map<String, Place> stand, Map<String, PlaceEntity> rows, LocalDate today) {
         Map<String, PlaceEntity> gone = new HashMap<>(rows);
         for (BenchJob job : jobs) {
             gone.remove(job.name());
-            Optional<Place> place = Optional.ofNullable(schedule.places().get(job));
+            Optional<Place> place = Optional.ofNullable(stand.get(job.name()));
             Optional<PlaceEntity> row = Optional.ofNullable(rows.get(job.name()));
             if (job.pinned().isEmpty() && !row.flatMap(PlaceEntity::place).equals(place)) {
                 places.stand(

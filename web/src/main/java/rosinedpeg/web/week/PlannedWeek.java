@@ -21,6 +21,7 @@ import rosinedpeg.core.week.Place;
  * @param waiting what waits for it
  * @param asked the same as it was planned, by key; empty where nobody is ever at the bench
  * @param schedule what is done when
+ * @param places where each job stands that is done, by its key
  */
 record PlannedWeek(
         LocalDate today,
@@ -28,7 +29,8 @@ record PlannedWeek(
         List<BenchTime> times,
         BenchWork.Waiting waiting,
         Map<String, BenchJob> asked,
-        BenchSchedule schedule) {
+        BenchSchedule schedule,
+        Map<String, Place> places) {
 
     /** {@return what waits, in the order of last days} */
     List<Job> jobs() {
@@ -42,8 +44,7 @@ record PlannedWeek(
 
     /** {@return where a job stands, if it can be done} */
     Optional<Place> place(String key) {
-        return Optional.ofNullable(asked.get(key))
-                .flatMap(job -> Optional.ofNullable(schedule.places().get(job)));
+        return Optional.ofNullable(places.get(key));
     }
 
     /** {@return whether a job stands on another day than was promised, or on none} */

@@ -226,12 +226,15 @@ class WeekPages {
                 planned.people().stream()
                         .map(person -> {
                             Place place = new Place(day, person.person());
+                            List<WeekPage.Line> here = lines.getOrDefault(place, List.of());
                             return new WeekPage.PersonDay(
                                     place,
                                     person.on(day).toString(),
                                     planned.minutes(place),
-                                    planned.schedule().takenMinutes(place),
-                                    lines.getOrDefault(place, List.of()));
+                                    here.stream()
+                                            .mapToInt(WeekPage.Line::minutes)
+                                            .sum(),
+                                    here);
                         })
                         .filter(bench ->
                                 !bench.hours().isEmpty() || !bench.lines().isEmpty())
