@@ -204,8 +204,8 @@ function nearest(svg, event) {
   return found;
 }
 
-// A strand is plucked; at the tailpiece the one in hand is taken off or hung; its tip goes through the hole; a string is laid beside its groove or back; a
-// card is held beside the bridge; one that lies is stood up.
+// A strand is plucked; at the tailpiece the one in hand is taken off or hung; its tip goes through the hole; a string is laid beside its groove or back, a
+// bare groove gets graphite; a card is held beside the bridge; one that lies is stood up.
 document.addEventListener("click", (event) => {
   const svg = within(".practice-strands svg")(event);
   const hole = within(".grip-hole")(event);
@@ -217,6 +217,7 @@ document.addEventListener("click", (event) => {
     else act(nameOf(nearest(svg, event)), "PLUCK");
   } else if (hole && nameOf(hole) !== inHand()) take(nameOf(hole));
   else if (hole) act(nameOf(hole), "THREAD");
+  else if (groove?.classList.contains("bare")) act(nameOf(groove), "GRAPHITE");
   else if (groove) act(nameOf(groove), groove.classList.contains("aside") ? "LAY_BACK" : "SET_ASIDE");
   else if (within(".grip-card")(event)) act(inHand(), "CARD");
   else if (within(".grip-fallen")(event)) act(inHand(), "STAND");
@@ -248,8 +249,8 @@ document.addEventListener("keydown", (event) => {
   let taken = true;
   if (event.key === "ArrowUp") turn(by);
   else if (event.key === "ArrowDown") turn(-by);
-  else if (event.key === "ArrowRight") turn(0.5);
-  else if (event.key === "ArrowLeft") turn(-0.5);
+  else if (event.key === "ArrowRight") turn(0.2);
+  else if (event.key === "ArrowLeft") turn(-0.2);
   else if (/^[1-5]$/.test(event.key)) button(`#string-${["I", "II", "III", "IV", "V"][event.key - 1]}:not(:checked)`);
   else if (event.key === " " && !event.target.matches("button, a, summary, input")) button("#do-PLUCK");
   else if (event.key.toLowerCase() === "p") button("#do-PUSH");

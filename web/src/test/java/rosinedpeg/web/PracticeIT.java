@@ -6,7 +6,9 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
@@ -14,8 +16,17 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.core.clearance.StrungPegbox;
+import rosinedpeg.core.lesson.Lesson;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
+import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
@@ -44,21 +55,157 @@ class PracticeIT extends InRequests {
     }
 
     private String state(String attempt, String string) throws Exception {
-        return seen(attempt)
-                .select(".practice-string:has([value=" + string + "]) > .hint")
+        return state(seen(attempt), string);
+    }
+
+    private static String state(Document page, String string) {
+        return page.select(".practice-string:has([value=" + string + "]) > .hint")
                 .text();
     }
 
-    /** By what is said of it, as somebody does who cannot hear it. */
+    /** By what is said of it, as somebody does who cannot hear it, and with the turns that there are buttons for. */
     private void bringUp(String attempt, String string, String pushing) throws Exception {
         String state = state(attempt, string);
-        for (int turns = 0; turns < 60 && !state.equals("at pitch"); turns++) {
-            String by =
-                    state.contains("sharp") ? "-2" : !state.contains("flat") ? "90" : state.length() > 13 ? "12" : "2";
-            act(attempt, "string", string, "turn", by, "pushing", pushing, "guiding", "true");
-            state = state(attempt, string);
+        for (int turns = 0; turns < 120 && !state.equals("at pitch"); turns++) {
+            double cents = state.contains("cents") ? Double.parseDouble(state.replaceAll("\\D", "")) : 9999;
+            String by = state.contains("sharp")
+                    ? cents > 60 ? "-3" : "-0.2"
+                    : cents == 9999 ? "90" : cents > 250 ? "15" : cents > 60 ? "3" : "0.2";
+            String answer = mvc.post()
+                    .uri(attempt + "/act")
+                    .header("HX-Request", "true")
+                    .param("press", UUID.randomUUID().toString())
+                    .param("string", string)
+                    .param("turn", by)
+                    .param("pushing", pushing)
+                    .param("guiding", "true")
+                    .with(user(keeper))
+                    .with(csrf())
+                    .exchange()
+                    .getResponse()
+                    .getContentAsString();
+            state = state(Jsoup.parse(answer), string);
         }
-        assertThat(state(attempt, string)).isEqualTo("at pitch");
+        assertThat(state).isEqualTo("at pitch");
+    }
+
+    private void letGo(String attempt, String string) throws Exception {
+        for (int times = 0; times < 3; times++) {
+            act(attempt, "string", string, "does", "PUSH");
+        }
+        bringUp(attempt, string, "true");
+        act(attempt, "string", string, "does", "LET_GO");
+    }
+
+    private void takeOff(String attempt, String string) throws Exception {
+        for (int turns = 0; turns < 6 && !state(attempt, string).equals("slack"); turns++) {
+            act(attempt, "string", string, "turn", "-360");
+        }
+        act(attempt, "string", string, "does", "TAKE_OFF", "cloth", "true");
+    }
+
+    private void putOn(String attempt, String string) throws Exception {
+        act(attempt, "string", string, "does", "GRAPHITE");
+        act(attempt, "string", string, "does", "HANG");
+        String tip = seen(attempt + "?string=" + string).select("#tip").attr("value");
+        act(attempt, "string", string, "does", "THREAD", "tip", tip, "lock", "FAR_SIDE_THEN_CROSS");
+        act(attempt, "string", string, "does", "LAY_BACK");
+        bringUp(attempt, string, "true");
+        letGo(attempt, string);
+    }
+
+    private void layAside(String attempt, String string) throws Exception {
+        for (int turns = 0; turns < 40 && !state(attempt, string).contains("beside"); turns++) {
+            act(attempt, "string", string, "turn", "-15");
+            act(attempt, "string", string, "does", "SET_ASIDE");
+        }
+    }
+
+    private void rounds(String attempt, List<String> strings) throws Exception {
+        for (int round = 0; round < 8; round++) {
+            for (String string : strings) {
+                bringUp(attempt, string, "true");
+            }
+        }
+    }
+
+    private void straighten(String attempt) throws Exception {
+        act(attempt, "string", "I", "does", "CARD");
+        for (int times = 0;
+                times < 8 && !seen(attempt).select(".practice-views").text().contains("upright");
+                times++) {
+            act(attempt, "string", "I", "ease", "1");
+        }
+    }
+
+    /** Whatever a lesson asks is within reach of hands, with the buttons there are. */
+    @ParameterizedTest
+    @EnumSource(Lesson.class)
+    void everyLessonIsDoneByHand(Lesson lesson) throws Exception {
+        List<String> strings = List.of("IV", "III", "II", "I");
+        String attempt = begun(keeper, "size", "VIOLIN 4/4", "lesson", lesson.name());
+        switch (lesson) {
+            case TURN_AND_PUSH -> {
+                bringUp(attempt, "II", "true");
+                letGo(attempt, "II");
+            }
+            case LISTEN -> {
+                bringUp(attempt, "III", "true");
+                act(attempt, "string", "III", "does", "PLUCK");
+            }
+            case TAKE_OFF -> takeOff(attempt, "IV");
+            case WIND -> putOn(attempt, "IV");
+            case EASE_THE_BRIDGE -> straighten(attempt);
+            case GRAPHITE -> {
+                layAside(attempt, "III");
+                act(attempt, "string", "III", "does", "GRAPHITE");
+                act(attempt, "string", "III", "does", "LAY_BACK");
+                letGo(attempt, "III");
+            }
+            case MAKE_WAY -> {
+                String covered = seen(attempt).select(".ask").text().replaceAll("Take string (\\w+) off.*", "$1");
+                SetUp setUp = SetUp.unmeasured(Size.of(Family.VIOLIN, "4/4"));
+                Map<Position, StringSpec> usual = new EnumMap<>(Position.class);
+                setUp.positions().forEach(position -> usual.put(position, UsualString.of(setUp, position)));
+                for (Position over : new StrungPegbox(setUp, usual, Map.of()).coveredBy(Position.valueOf(covered))) {
+                    layAside(attempt, over.name());
+                }
+                takeOff(attempt, covered);
+            }
+            case PEG_THAT_STICKS, PEG_THAT_SLIPS -> {
+                String string = lesson == Lesson.PEG_THAT_STICKS ? "II" : "III";
+                takeOff(attempt, string);
+                act(attempt, "string", string, "does", "TREAT", "treatment", "PEG_COMPOUND");
+                putOn(attempt, string);
+            }
+            case ROUNDS -> rounds(attempt, strings);
+            case WHOLE_SET -> {
+                for (String string : strings) {
+                    takeOff(attempt, string);
+                    putOn(attempt, string);
+                    straighten(attempt);
+                }
+                rounds(attempt, strings);
+            }
+            case BRIDGE_DOWN -> {
+                for (String string : strings) {
+                    act(attempt, "string", string, "turn", "-360");
+                    act(attempt, "string", string, "turn", "-360");
+                }
+                act(attempt, "string", "I", "does", "STAND");
+                for (int round = 0; round < 30; round++) {
+                    for (String string : strings) {
+                        String state = state(attempt, string);
+                        if (!state.contains("cents") && !state.equals("at pitch")) {
+                            act(attempt, "string", string, "turn", "90", "pushing", "true", "guiding", "true");
+                        }
+                    }
+                    straighten(attempt);
+                }
+                rounds(attempt, strings);
+            }
+        }
+        lesson(attempt, "Done");
     }
 
     private MvcTestResult act(String attempt, String... fields) {
@@ -264,7 +411,11 @@ class PracticeIT extends InRequests {
     }
 
     private void lesson(String attempt, String said) throws Exception {
-        assertThat(seen(attempt).select(".lesson-done b").text()).startsWith(said);
+        Document page = seen(attempt);
+        assertThat(page.select(".lesson-done b").text())
+                .as(page.select(".practice-string, .practice-said, .practice-views figcaption")
+                        .text())
+                .startsWith(said);
     }
 
     /** What was done before anybody began stays; what was asked is noticed by itself, and the lesson comes back. */
@@ -280,11 +431,7 @@ class PracticeIT extends InRequests {
         act(attempt, "string", "IV", "does", "HANG");
         act(attempt, "string", "IV", "does", "THREAD", "tip", "8", "lock", "FAR_SIDE_THEN_CROSS");
         act(attempt, "string", "IV", "does", "LAY_BACK");
-        bringUp(attempt, "IV", "true");
-        for (int times = 0; times < 3; times++) {
-            act(attempt, "string", "IV", "does", "PUSH");
-        }
-        act(attempt, "string", "IV", "does", "LET_GO");
+        letGo(attempt, "IV");
         lesson(attempt, "Done, and nothing went wrong on the way.");
         String listed =
                 Jsoup.parse(page(keeper, "/practice")).select("#lesson-WIND").text();
@@ -385,11 +532,7 @@ class PracticeIT extends InRequests {
         act(attempt, "string", "III", "does", "HANG");
         act(attempt, "string", "III", "does", "THREAD", "tip", "8", "lock", "FAR_SIDE_THEN_CROSS");
         act(attempt, "string", "III", "does", "LAY_BACK");
-        bringUp(attempt, "III", "true");
-        for (int times = 0; times < 3; times++) {
-            act(attempt, "string", "III", "does", "PUSH");
-        }
-        act(attempt, "string", "III", "does", "LET_GO");
+        letGo(attempt, "III");
     }
 
     /** A keeper sets lessons and sees how far everybody has come; nobody else does, and nobody of another workshop is seen. */

@@ -79,7 +79,7 @@ class PracticingIT extends InBrowser {
 
         @Override
         public void turnAHair(Page page, boolean back) {
-            press(page, back ? "turn-half-back" : "turn-half");
+            press(page, back ? "turn-hair-back" : "turn-hair");
         }
 
         @Override
@@ -137,7 +137,7 @@ class PracticingIT extends InBrowser {
         String said = state(page, string).textContent();
         for (int times = 0; times < 250 && !said.equals("at pitch"); times++) {
             double cents = said.contains("cents") ? Double.parseDouble(said.replaceAll("\\D", "")) : 9999;
-            if (said.contains("sharp") || cents < 25) {
+            if (said.contains("sharp") || cents < 12) {
                 hand.turnAHair(page, said.contains("sharp"));
             } else if (cents < 200) {
                 hand.turnALittle(page);

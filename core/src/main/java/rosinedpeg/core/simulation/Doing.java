@@ -141,8 +141,15 @@ final class Doing {
         } else if (action instanceof Action.Pluck pluck) {
             pluck(pluck.position());
         }
-        see();
+        see(isQuiet(action));
         return consequences;
+    }
+
+    /** A card, a plucked string and a peg that is turned up shake nothing: a post that nothing holds still stands through them. */
+    private static boolean isQuiet(Action action) {
+        return action instanceof Action.HoldCard
+                || action instanceof Action.Pluck
+                || action instanceof Action.TurnPeg turn && turn.degrees() >= 0;
     }
 
     private void withString(Position position, Consumer<PracticeString> act) {
@@ -521,7 +528,7 @@ final class Doing {
     }
 
     /** Does the bridge stand, does the post? A bridge that was just stood up is held by a hand until strings press it down. */
-    private void see() {
+    private void see(boolean quiet) {
         PracticeInstrument now = new PracticeInstrument(this);
         LoadShares shares = now.shares();
         boolean pressed = now.tensionsN().values().stream().anyMatch(tension -> tension > 0);
@@ -531,10 +538,9 @@ final class Doing {
             consequences.add(new Consequence.BridgeFell());
         }
         double held = Math.max(0, shares.treble() / start.bands().thinFrom());
-        double falls = before.bridgeStands() && !bridgeStands
-                ? FALLS_WITH_BRIDGE
-                : bridgeStands ? (1 - held) * FALLS_WHEN_UNLOADED : FALLS_LATER;
-        if (postStands && falls > 0 && luck.nextDouble() < falls) {
+        boolean fell = before.bridgeStands() && !bridgeStands;
+        double falls = fell ? FALLS_WITH_BRIDGE : bridgeStands ? (1 - held) * FALLS_WHEN_UNLOADED : FALLS_LATER;
+        if (postStands && (fell || !quiet) && falls > 0 && luck.nextDouble() < falls) {
             postStands = false;
             consequences.add(new Consequence.PostFell());
         }

@@ -87,14 +87,11 @@ public record PracticeDrawing(View above, View side, View bridge) {
                         -pegbox.fromNutMm(position),
                         pegbox.shaftDiameterMm() * HOLE_SHARE);
             }
-            if (there != null) {
-                double nutX = PegboxDrawing.hand(setUp) * setUp.xAtNutMm(position);
-                pen.circle(
-                        "grip-groove at-" + position + (there.aside() ? " aside" : ""),
-                        nutX,
-                        -GROOVE_MM * 0.6,
-                        GROOVE_MM);
-            }
+            pen.circle(
+                    "grip-groove at-" + position + (there == null ? " bare" : there.aside() ? " aside" : ""),
+                    PegboxDrawing.hand(setUp) * setUp.xAtNutMm(position),
+                    -GROOVE_MM * 0.6,
+                    GROOVE_MM);
         }
         return PegboxDrawing.fromAbove(pen, setUp);
     }
