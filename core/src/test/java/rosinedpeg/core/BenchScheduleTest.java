@@ -255,6 +255,13 @@ class BenchScheduleTest {
         assertThat(schedule.provenBest()).isTrue();
     }
 
+    /** Shelves on which a search that ended with minutes to spare took that for the better. */
+    @Example
+    void noScheduleDoesMoreThere() {
+        noScheduleDoesMore(12_129);
+        noScheduleDoesMore(12_554);
+    }
+
     /** Pins come first: only where no more of them hold, the rest has to be as good. */
     private static void assertNoWorse(BenchSchedule now, BenchSchedule before, int by) {
         int pinned = pinnedWorth(now);

@@ -97,8 +97,11 @@ final class Branches {
             return;
         }
         if (index == order.length) {
-            found = tried.clone();
-            foundWorth = worth;
+            // What minutes that are left would cost has let it come so far; they bring nothing any more.
+            if (worth > foundWorth) {
+                found = tried.clone();
+                foundWorth = worth;
+            }
             return;
         }
         int job = order[index];

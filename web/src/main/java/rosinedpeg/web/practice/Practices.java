@@ -50,7 +50,7 @@ class Practices {
     private final ActionRepository actions;
     private final JsonMapper json;
     private final Clock clock;
-    private final Cache<Key, PracticeInstrument.Outcome> outcomes =
+    private final Cache<Key, PracticeLedger.Moment> remembered =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
     Practices(AttemptRepository attempts, ActionRepository actions, JsonMapper json, Clock clock) {
@@ -266,17 +266,19 @@ class Practices {
     }
 
     private PracticeInstrument.Outcome last(AttemptEntity row) {
-        Optional<ActionEntity> done = actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(row.id());
-        return done.map(last -> {
-                    PracticeInstrument.Outcome known = outcomes.getIfPresent(new Key(row.id(), last.sequence()));
-                    return known == null ? outcome(kept(row)) : known;
-                })
+        return actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(row.id())
+                .map(last -> known(row, last).orElseGet(() -> {
+                    List<Kept> kept = kept(row);
+                    return kept.get(kept.size() - 1).moment();
+                }))
+                .map(moment -> new PracticeInstrument.Outcome(moment.after(), moment.consequences()))
                 .orElseGet(() -> new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of()));
     }
 
-    private static PracticeInstrument.Outcome outcome(List<Kept> kept) {
-        PracticeLedger.Moment last = kept.get(kept.size() - 1).moment();
-        return new PracticeInstrument.Outcome(last.after(), last.consequences());
+    /** What is remembered of something that was done; not what was meant to be done in its place and never came to be on record. */
+    private Optional<PracticeLedger.Moment> known(AttemptEntity row, ActionEntity one) {
+        return Optional.ofNullable(remembered.getIfPresent(new Key(row.id(), one.sequence())))
+                .filter(moment -> moment.action().equals(read(one)));
     }
 
     /**
@@ -292,15 +294,19 @@ class Practices {
         List<Kept> kept = new ArrayList<>();
         PracticeInstrument now = null;
         for (ActionEntity one : actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(row.id())) {
-            Action action = read(one);
-            Key key = new Key(row.id(), one.sequence());
-            PracticeInstrument.Outcome outcome = outcomes.getIfPresent(key);
-            if (outcome == null) {
-                outcome = (now == null ? PracticeInstrument.of(start(row)) : now).act(action);
-                outcomes.put(key, outcome);
+            Optional<PracticeLedger.Moment> known = known(row, one);
+            PracticeLedger.Moment moment;
+            if (known.isPresent()) {
+                moment = known.get();
+            } else {
+                Action action = read(one);
+                PracticeInstrument.Outcome outcome =
+                        (now == null ? PracticeInstrument.of(start(row)) : now).act(action);
+                moment = new PracticeLedger.Moment(action, outcome.after(), outcome.consequences());
+                remembered.put(new Key(row.id(), one.sequence()), moment);
             }
-            now = outcome.after();
-            kept.add(new Kept(new PracticeLedger.Moment(action, now, outcome.consequences()), one.doneAt()));
+            now = moment.after();
+            kept.add(new Kept(moment, one.doneAt()));
         }
         return kept;
     }
@@ -341,7 +347,8 @@ class Practices {
             int sequence = actions.last(id) + 1;
             actions.saveAndFlush(new ActionEntity(
                     press, id, sequence, json.writeValueAsString(KeptAction.of(action)), clock.instant()));
-            outcomes.put(new Key(id, sequence), outcome);
+            remembered.put(
+                    new Key(id, sequence), new PracticeLedger.Moment(action, outcome.after(), outcome.consequences()));
             row.touch(clock.instant());
             if (outcome.consequences().stream().anyMatch(Consequence::harms)) {
                 row.wentWrong();
