@@ -122,7 +122,7 @@ class PracticeIT extends InRequests {
     }
 
     private void rounds(String attempt, List<String> strings) throws Exception {
-        for (int round = 0; round < 8; round++) {
+        for (int round = 0; round < 8 && seen(attempt).select(".lesson-done").isEmpty(); round++) {
             for (String string : strings) {
                 bringUp(attempt, string, "true");
             }
@@ -193,7 +193,8 @@ class PracticeIT extends InRequests {
                     act(attempt, "string", string, "turn", "-360");
                 }
                 act(attempt, "string", "I", "does", "STAND");
-                for (int round = 0; round < 30; round++) {
+                String said = "slack";
+                for (int round = 0; round < 30 && said.contains("slack"); round++) {
                     for (String string : strings) {
                         String state = state(attempt, string);
                         if (!state.contains("cents") && !state.equals("at pitch")) {
@@ -201,6 +202,7 @@ class PracticeIT extends InRequests {
                         }
                     }
                     straighten(attempt);
+                    said = strings(attempt);
                 }
                 rounds(attempt, strings);
             }
