@@ -49,7 +49,7 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/buying", "buying");
             visit(page, "/lives/" + kind("Sluice") + "?with=" + kind("Weir"), "lives");
             page.navigate("/practice");
-            page.getByLabel("Instrument").fill("Pit 1 violin");
+            page.locator("#instrument").fill("Pit 1 violin");
             page.locator("#begin").click();
             page.waitForURL("**/practice/*");
             for (String press :
