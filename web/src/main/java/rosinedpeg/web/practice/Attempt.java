@@ -41,17 +41,10 @@ record Attempt(
      *
      * @param lesson which
      * @param progress how it goes
-     * @param harms how often something went wrong, what was taken back too
      * @param done whether it went well; empty until it is done
-     * @param goodHands how many things good hands do in it
+     * @param goodHands how many things good hands do in it; 0 until it is done
      */
-    record AtLesson(Lesson lesson, Lesson.Progress progress, int harms, Optional<Boolean> done, int goodHands) {
-
-        /** {@return whether it was done and nothing went wrong} */
-        public boolean wentWell() {
-            return done.orElse(false);
-        }
-    }
+    record AtLesson(Lesson lesson, Lesson.Progress progress, Optional<Boolean> done, int goodHands) {}
 
     /**
      * A string against the clock.
@@ -74,14 +67,6 @@ record Attempt(
         /** {@return how much faster it was than the best before, below zero where slower; empty where there is none} */
         public Optional<Duration> faster() {
             return shadow.map(best -> best.total().minus(clocked.total()));
-        }
-
-        /** {@return whether it counts and beats the best before} */
-        public boolean best() {
-            return stopped
-                    && !clocked.spoiled()
-                    && faster().filter(gain -> gain.isNegative() || gain.isZero())
-                            .isEmpty();
         }
     }
 }

@@ -56,8 +56,10 @@ class MomentsController {
         Optional<PracticeLedger.Moment> moment = shown == 0 ? Optional.empty() : Optional.of(moments.get(shown - 1));
         PracticeStart start = attempt.now().start();
         PracticeInstrument now = moment.map(PracticeLedger.Moment::after).orElseGet(() -> PracticeInstrument.of(start));
+        int beforehand =
+                attempt.lesson().map(lesson -> lesson.progress().beforehand()).orElse(0);
         Optional<Beside> beside = attempt.lesson()
-                .filter(lesson -> shown > lesson.progress().beforehand())
+                .filter(lesson -> shown > beforehand)
                 .map(lesson -> beside(lesson.lesson(), start, moments.subList(0, shown - 1), best));
         Page.lay(
                 new MomentsPage(
@@ -65,18 +67,14 @@ class MomentsController {
                         moments,
                         Math.max(0, moments.size() - MOST_MOMENTS),
                         shown,
-                        attempt.lesson()
-                                .map(lesson -> lesson.progress().beforehand())
-                                .orElse(0),
+                        beforehand,
                         moment,
                         now,
                         PracticeDrawing.of(now, null),
                         beside,
                         LedgerDrawing.of(
                                 moments,
-                                attempt.lesson()
-                                        .map(lesson -> lesson.progress().beforehand())
-                                        .orElse(0),
+                                beforehand,
                                 shown,
                                 beside.map(Beside::moments).orElse(List.of()),
                                 beside.map(Beside::shown).orElse(0)),
@@ -93,11 +91,17 @@ class MomentsController {
     private static Beside beside(
             Lesson lesson, PracticeStart start, List<PracticeLedger.Moment> before, @Nullable Integer asked) {
         List<Action> until = before.stream().map(PracticeLedger.Moment::action).toList();
-        List<Action> theirs = BestHands.of(lesson, new PracticeLedger(start, until));
-        List<Action> all = new ArrayList<>(until);
-        all.addAll(theirs);
-        List<PracticeLedger.Moment> replayed = new PracticeLedger(start, all).replay();
-        List<PracticeLedger.Moment> best = replayed.subList(until.size(), replayed.size());
+        List<PracticeLedger.Moment> best = new ArrayList<>();
+        PracticeInstrument now = before.isEmpty()
+                ? PracticeInstrument.of(start)
+                : before.get(before.size() - 1).after();
+        for (Action action : BestHands.of(lesson, new PracticeLedger(start, until))) {
+            PracticeInstrument.Outcome outcome = now.act(action);
+            now = outcome.after();
+            best.add(new PracticeLedger.Moment(action, now, outcome.consequences()));
+        }
+        List<PracticeLedger.Moment> all = new ArrayList<>(before);
+        all.addAll(best);
         int shown = Math.max(Math.min(1, best.size()), within(asked, best.size()));
         return new Beside(
                 best,
@@ -105,7 +109,7 @@ class MomentsController {
                 shown == 0
                         ? Optional.empty()
                         : Optional.of(PracticeDrawing.of(best.get(shown - 1).after(), null)),
-                lesson.progress(start, replayed).reached());
+                lesson.progress(start, all).reached());
     }
 
     /**

@@ -218,9 +218,10 @@ class Practices {
                         .map(lesson -> new Attempt.AtLesson(
                                 lesson,
                                 lesson.progress(start, moments(kept)),
-                                row.harms(),
                                 row.clean(),
-                                goodHands(lesson, start, kept.subList(0, row.beforehand())))),
+                                row.clean().isPresent()
+                                        ? goodHands(lesson, start, kept.subList(0, row.beforehand()))
+                                        : 0)),
                 task.change().map(change -> onTheClock(row, change, start, kept)));
     }
 
