@@ -21,7 +21,7 @@ import rosinedpeg.core.simulation.PracticeInstrument;
  * @param lesson how its lesson goes, if it is one
  * @param clock how it goes against the clock, if it does
  */
-record Attempt(
+public record Attempt(
         UUID id,
         String name,
         Task task,
@@ -44,7 +44,7 @@ record Attempt(
      * @param done whether it went well; empty until it is done
      * @param goodHands how many things good hands do in it; 0 until it is done
      */
-    record AtLesson(Lesson lesson, Lesson.Progress progress, Optional<Boolean> done, int goodHands) {}
+    public record AtLesson(Lesson lesson, Lesson.Progress progress, Optional<Boolean> done, int goodHands) {}
 
     /**
      * A string against the clock.
@@ -56,7 +56,7 @@ record Attempt(
      * @param playable whether one could play now
      * @param shadow one's own best before; empty where there is none
      */
-    record OnTheClock(
+    public record OnTheClock(
             QuickChange change,
             QuickChange.Clocked clocked,
             boolean running,

@@ -1,11 +1,8 @@
 package rosinedpeg.web.practice;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -30,37 +27,32 @@ import rosinedpeg.web.platform.NotFoundException;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * What people do to instruments that cannot be hurt. Only whoever practises sees it. What an action came to follows from those before it,
- * which never change, so that it is remembered and worked out again only where nobody remembers it.
+ * What people do to instruments that cannot be hurt. Only whoever practises sees it.
  */
 @Service
 @Transactional(readOnly = true)
-class Practices {
+public class Practices {
 
     /** So many attempts are told; older ones wait for nobody. */
     private static final Limit TOLD = Limit.of(12);
     /** The best of one's own that a time is set beside is looked for among so many. */
     private static final Limit SHADOWS = Limit.of(20);
-    /** So many moments are remembered. */
-    private static final int REMEMBERED = 2000;
     /** So many actions are on record of an attempt, those that were taken back too. */
     private static final int MOST_ON_RECORD = 5 * PracticeLedger.MOST;
 
     private final AttemptRepository attempts;
     private final ActionRepository actions;
+    private final Moments moments;
     private final JsonMapper json;
     private final Clock clock;
-    private final Cache<Key, PracticeLedger.Moment> remembered =
-            Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    Practices(AttemptRepository attempts, ActionRepository actions, JsonMapper json, Clock clock) {
+    Practices(AttemptRepository attempts, ActionRepository actions, Moments moments, JsonMapper json, Clock clock) {
         this.attempts = attempts;
         this.actions = actions;
+        this.moments = moments;
         this.json = json;
         this.clock = clock;
     }
-
-    private record Key(UUID attemptId, int sequence) {}
 
     /**
      * An attempt, told.
@@ -89,7 +81,9 @@ class Practices {
     Optional<LastOn> last() {
         return attempts.findByAccountIdOrderByTouchedAtDescId(me(), Limit.of(1)).stream()
                 .map(row -> new LastOn(
-                        row.name(), row.instrumentId() != null, start(row).setUp()))
+                        row.name(),
+                        row.instrumentId() != null,
+                        moments.start(row).setUp()))
                 .findFirst();
     }
 
@@ -145,7 +139,7 @@ class Practices {
      * @param task what it is for
      */
     @Transactional
-    void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeLedger ledger, Task task) {
+    public void begin(UUID press, @Nullable UUID instrumentId, String name, PracticeLedger ledger, Task task) {
         if (attempts.existsById(press)) {
             return;
         }
@@ -191,7 +185,7 @@ class Practices {
     private Attempt view(AttemptEntity row) {
         Task task = row.task();
         if (task.free()) {
-            PracticeInstrument.Outcome last = last(row);
+            PracticeInstrument.Outcome last = moments.last(row);
             return new Attempt(
                     row.id(),
                     row.name(),
@@ -202,8 +196,8 @@ class Practices {
                     Optional.empty(),
                     Optional.empty());
         }
-        PracticeStart start = start(row);
-        List<Kept> kept = kept(row);
+        PracticeStart start = moments.start(row);
+        List<Moments.Kept> kept = moments.kept(row);
         boolean untouched = kept.size() <= row.beforehand();
         return new Attempt(
                 row.id(),
@@ -217,7 +211,7 @@ class Practices {
                 task.lesson()
                         .map(lesson -> new Attempt.AtLesson(
                                 lesson,
-                                lesson.progress(start, moments(kept)),
+                                lesson.progress(start, Moments.plain(kept)),
                                 row.clean(),
                                 row.clean().isPresent()
                                         ? goodHands(lesson, start, kept.subList(0, row.beforehand()))
@@ -225,13 +219,15 @@ class Practices {
                 task.change().map(change -> onTheClock(row, change, start, kept)));
     }
 
-    private static int goodHands(Lesson lesson, PracticeStart start, List<Kept> beforehand) {
-        List<Action> before =
-                moments(beforehand).stream().map(PracticeLedger.Moment::action).toList();
+    private static int goodHands(Lesson lesson, PracticeStart start, List<Moments.Kept> beforehand) {
+        List<Action> before = Moments.plain(beforehand).stream()
+                .map(PracticeLedger.Moment::action)
+                .toList();
         return BestHands.of(lesson, new PracticeLedger(start, before)).size();
     }
 
-    private Attempt.OnTheClock onTheClock(AttemptEntity row, QuickChange change, PracticeStart start, List<Kept> kept) {
+    private Attempt.OnTheClock onTheClock(
+            AttemptEntity row, QuickChange change, PracticeStart start, List<Moments.Kept> kept) {
         PracticeInstrument now = kept.isEmpty()
                 ? PracticeInstrument.of(start)
                 : kept.get(kept.size() - 1).moment().after();
@@ -241,10 +237,11 @@ class Practices {
                 row.finishedAt().isEmpty() && actions.first(row.id()).isPresent(),
                 row.finishedAt().isPresent(),
                 change.isPlayable(now),
-                shadow(row, change).map(best -> clocked(best, change, start, kept(best))));
+                shadow(row, change).map(best -> clocked(best, change, start, moments.kept(best))));
     }
 
-    private QuickChange.Clocked clocked(AttemptEntity row, QuickChange change, PracticeStart start, List<Kept> kept) {
+    private QuickChange.Clocked clocked(
+            AttemptEntity row, QuickChange change, PracticeStart start, List<Moments.Kept> kept) {
         Instant until = row.finishedAt().orElseGet(clock::instant);
         Instant first = actions.first(row.id()).orElse(until);
         return change.clocked(
@@ -266,64 +263,6 @@ class Practices {
                 .findFirst();
     }
 
-    private PracticeInstrument.Outcome last(AttemptEntity row) {
-        return actions.findFirstByAttemptIdAndUndonePressIsNullOrderBySequenceDesc(row.id())
-                .map(last -> known(row, last).orElseGet(() -> {
-                    List<Kept> kept = kept(row);
-                    return kept.get(kept.size() - 1).moment();
-                }))
-                .map(moment -> new PracticeInstrument.Outcome(moment.after(), moment.consequences()))
-                .orElseGet(() -> new PracticeInstrument.Outcome(PracticeInstrument.of(start(row)), List.of()));
-    }
-
-    /** What is remembered of something that was done; not what was meant to be done in its place and never came to be on record. */
-    private Optional<PracticeLedger.Moment> known(AttemptEntity row, ActionEntity one) {
-        return Optional.ofNullable(remembered.getIfPresent(new Key(row.id(), one.sequence())))
-                .filter(moment -> moment.action().equals(read(one)));
-    }
-
-    /**
-     * Something that counts, as it was done.
-     *
-     * @param moment what it came to
-     * @param at when
-     */
-    private record Kept(PracticeLedger.Moment moment, Instant at) {}
-
-    /** Everything that counts, in order. What nobody remembers any more is worked out again. */
-    private List<Kept> kept(AttemptEntity row) {
-        List<Kept> kept = new ArrayList<>();
-        PracticeInstrument now = null;
-        for (ActionEntity one : actions.findByAttemptIdAndUndonePressIsNullOrderBySequence(row.id())) {
-            Optional<PracticeLedger.Moment> known = known(row, one);
-            PracticeLedger.Moment moment;
-            if (known.isPresent()) {
-                moment = known.get();
-            } else {
-                Action action = read(one);
-                PracticeInstrument.Outcome outcome =
-                        (now == null ? PracticeInstrument.of(start(row)) : now).act(action);
-                moment = new PracticeLedger.Moment(action, outcome.after(), outcome.consequences());
-                remembered.put(new Key(row.id(), one.sequence()), moment);
-            }
-            now = moment.after();
-            kept.add(new Kept(moment, one.doneAt()));
-        }
-        return kept;
-    }
-
-    private static List<PracticeLedger.Moment> moments(List<Kept> kept) {
-        return kept.stream().map(Kept::moment).toList();
-    }
-
-    private PracticeStart start(AttemptEntity row) {
-        return json.readValue(row.start(), KeptStart.class).start();
-    }
-
-    private Action read(ActionEntity row) {
-        return json.readValue(row.action(), KeptAction.class).action();
-    }
-
     /** {@return whether nothing more can be done in an attempt} */
     boolean isFull(UUID id) {
         return actions.countByAttemptIdAndUndonePressIsNull(id) >= PracticeLedger.MOST
@@ -341,15 +280,14 @@ class Practices {
      * @throws IllegalArgumentException when the instrument has no such string
      */
     @Transactional
-    Attempt act(UUID id, UUID press, Action action) {
+    public Attempt act(UUID id, UUID press, Action action) {
         AttemptEntity row = locked(id);
         if (!actions.existsById(press) && !isStopped(row)) {
-            PracticeInstrument.Outcome outcome = last(row).after().act(action);
+            PracticeInstrument.Outcome outcome = moments.last(row).after().act(action);
             int sequence = actions.last(id) + 1;
             actions.saveAndFlush(new ActionEntity(
                     press, id, sequence, json.writeValueAsString(KeptAction.of(action)), clock.instant()));
-            remembered.put(
-                    new Key(id, sequence), new PracticeLedger.Moment(action, outcome.after(), outcome.consequences()));
+            moments.remember(id, sequence, new PracticeLedger.Moment(action, outcome.after(), outcome.consequences()));
             row.touch(clock.instant());
             if (outcome.consequences().stream().anyMatch(Consequence::harms)) {
                 row.wentWrong();
@@ -402,7 +340,7 @@ class Practices {
      * @throws NotFoundException when it is not one of whoever asks
      */
     @Transactional
-    Attempt back(UUID id, UUID press) {
+    public Attempt back(UUID id, UUID press) {
         return back(
                 id,
                 press,
@@ -447,7 +385,7 @@ class Practices {
      * @throws NotFoundException when it is not one of whoever asks
      */
     List<PracticeLedger.Moment> moments(UUID id) {
-        return moments(kept(mine(id)));
+        return Moments.plain(moments.kept(mine(id)));
     }
 
     /**
@@ -460,11 +398,11 @@ class Practices {
     @Transactional
     void again(UUID id, UUID press) {
         AttemptEntity row = mine(id);
-        List<Action> beforehand = kept(row).stream()
+        List<Action> beforehand = moments.kept(row).stream()
                 .limit(row.beforehand())
                 .map(one -> one.moment().action())
                 .toList();
-        begin(press, row.instrumentId(), row.name(), new PracticeLedger(start(row), beforehand), row.task());
+        begin(press, row.instrumentId(), row.name(), new PracticeLedger(moments.start(row), beforehand), row.task());
     }
 
     /** {@return an attempt as a file: how it began, and what was done} */

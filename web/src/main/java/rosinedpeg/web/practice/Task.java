@@ -10,10 +10,10 @@ import rosinedpeg.core.lesson.QuickChange;
  * @param lesson the lesson, if it is one
  * @param change the string against the clock, if it is one
  */
-record Task(Optional<Lesson> lesson, Optional<QuickChange> change) {
+public record Task(Optional<Lesson> lesson, Optional<QuickChange> change) {
 
     /** Whatever one likes. */
-    static final Task FREE = new Task(Optional.empty(), Optional.empty());
+    public static final Task FREE = new Task(Optional.empty(), Optional.empty());
 
     /** {@return whether nothing in particular is asked} */
     public boolean free() {
