@@ -80,6 +80,7 @@ import rosinedpeg.web.pegs.PegLook;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.practice.Practices;
 import rosinedpeg.web.settling.Settlings;
 import rosinedpeg.web.sound.Sounds;
 import rosinedpeg.web.week.BenchTimes;
@@ -104,6 +105,7 @@ class LanternQuay implements ApplicationRunner {
 
     private static final String BENCH = "Bench under the stage";
     private static final String KEEPER = "Keeper of the shelf";
+    private static final String LEARNER = "village";
     private static final String PASSWORD = "under-the-stage";
     private static final String CURRENCY = "EUR";
     private static final ZoneId ZONE = ZoneId.of("Europe/London");
@@ -127,6 +129,7 @@ class LanternQuay implements ApplicationRunner {
     private final InTurn inTurn;
     private final BenchWeek benchWeek;
     private final Lending lending;
+    private final Practices practices;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -150,6 +153,7 @@ class LanternQuay implements ApplicationRunner {
             InTurn inTurn,
             BenchWeek benchWeek,
             Lending lending,
+            Practices practices,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -171,6 +175,7 @@ class LanternQuay implements ApplicationRunner {
         this.inTurn = inTurn;
         this.benchWeek = benchWeek;
         this.lending = lending;
+        this.practices = practices;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -189,6 +194,7 @@ class LanternQuay implements ApplicationRunner {
                     accounts.add(workshop, "bench", BENCH, Role.TECHNICIAN, PASSWORD);
                     accounts.add(workshop, "keeper", KEEPER, Role.KEEPER, PASSWORD);
                     accounts.add(workshop, "pit", "Pit 1", Role.PLAYER, PASSWORD);
+                    accounts.add(workshop, LEARNER, "Village 6", Role.PLAYER, PASSWORD);
                     load();
                     return workshop;
                 }));
@@ -383,6 +389,8 @@ class LanternQuay implements ApplicationRunner {
             days += 25;
         }
         new LendingShelf(lending, clock.instant().atZone(ZONE).toLocalDate(), shelf).load();
+        UUID lentOut = Optional.ofNullable(shelf.get("½ violin 3")).orElseThrow();
+        new Learners(practices, instruments.get(lentOut)).learns(accounts.loadUserByUsername(LEARNER));
     }
 
     /** The bench before opening night: short hours, and a Thursday on which three instruments come back at once. */

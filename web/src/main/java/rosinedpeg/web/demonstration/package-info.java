@@ -18,7 +18,8 @@
             "findings",
             "aftercare",
             "week",
-            "lend"
+            "lend",
+            "practice"
         })
 @NullMarked
 package rosinedpeg.web.demonstration;
