@@ -51,8 +51,11 @@ function swap(html) {
   const fresh = new DOMParser().parseFromString(html, "text/html").getElementById("practice");
   if (!fresh) return;
   const hearing = document.getElementById("hear")?.checked;
+  const reading = document.querySelector(".by-hand")?.open;
   const focused = document.activeElement?.id;
+  pulled = null;
   practice().replaceWith(fresh);
+  if (reading) practice().querySelector(".by-hand").open = true;
   if (hearing) document.getElementById("hear").checked = true;
   if (focused) document.getElementById(focused)?.focus();
   tell();
@@ -153,23 +156,58 @@ document.addEventListener("change", (event) => {
 });
 
 const within = (selector) => (event) => hands() && event.target.closest?.(`#practice ${selector}`);
-const knob = within(".grip");
-const bridgeTop = within(".grip-bridge");
 const nameOf = (grip) => [...grip.classList].find((name) => name.startsWith("at-"))?.slice(3);
+const thumb = within(".grip-pushing");
+// A knob is turned at its end too.
+const knob = (event) => within(".grip")(event) || (thumb(event) && practice().querySelector(`.grip.at-${nameOf(thumb(event))}`));
+const bridgeTop = within(".grip-bridge");
 let dragged = null;
+let pulled = null;
+// How far the knob that was held last went round before it was let go.
+let turned = 0;
 
 function angle(event, middle) {
   return (Math.atan2(event.clientY - middle.y, event.clientX - middle.x) * 180) / Math.PI;
 }
 
+// A tip is pulled out of its hole: how far, from the edge of the shaft, is what stands out; which way says how it is locked. Away from the knob
+// the string begins on the far side, towards it on the knob's; a bass string goes through once more at the scroll, or round itself at the nut.
+function pull(event) {
+  const { hole, svg } = pulled;
+  const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
+  const middle = { x: hole.cx.baseVal.value, y: hole.cy.baseVal.value };
+  const [dx, dy] = [at.x - middle.x, at.y - middle.y];
+  pulled.out = Math.min(60, Math.hypot(dx, dy) - hole.r.baseVal.value);
+  const line = svg.querySelector("line.pulled") ?? svg.appendChild(document.createElementNS(svg.namespaceURI, "line"));
+  line.setAttribute("class", "pulled");
+  line.setAttribute("stroke-width", hole.r.baseVal.value / 4);
+  for (const [name, value] of Object.entries({ x1: middle.x, y1: middle.y, x2: at.x, y2: at.y })) line.setAttribute(name, value);
+  const toKnob = Math.sign(svg.querySelector(`.grip.at-${inHand()}`).cx.baseVal.value - middle.x);
+  const along = dy < 0 ? "TWICE_THROUGH_HOLE" : "ROUND_STANDING_PART";
+  const across = Math.sign(dx) === toKnob ? "STRAIGHT_TO_WALL" : "FAR_SIDE_THEN_CROSS";
+  const lock = hands().querySelector("#lock");
+  const meant = lock.querySelector(`[value=${Math.abs(dx) > Math.abs(dy) ? across : along}]`);
+  if (meant) lock.value = meant.value;
+  const tip = hands().querySelector("#tip");
+  if (pulled.out > 0) tip.value = pulled.out.toFixed(1);
+  practice().querySelector(".pulled-out").textContent = pulled.out > 0 ? `${tip.value} mm, ${lock.selectedOptions[0].textContent}` : "";
+}
+
 document.addEventListener("pointerdown", (event) => {
-  const grip = knob(event) ?? bridgeTop(event);
+  const hole = within(".grip-hole")(event);
+  if (hole && nameOf(hole) === inHand()) {
+    event.preventDefault();
+    pulled = { hole, svg: hole.ownerSVGElement, out: 0 };
+    return;
+  }
+  const grip = knob(event) || bridgeTop(event);
   if (!grip) return;
   event.preventDefault();
   const box = grip.getBoundingClientRect();
   if (knob(event)) {
     const middle = { x: box.x + box.width / 2, y: box.y + box.height / 2 };
     dragged = { position: nameOf(grip), middle, at: angle(event, middle) };
+    turned = 0;
     if (inHand() !== dragged.position) take(dragged.position);
   } else {
     const foot = grip.ownerSVGElement.getScreenCTM();
@@ -180,15 +218,26 @@ document.addEventListener("pointerdown", (event) => {
 
 // Clockwise tightens; the tailpiece is on the left of the bridge.
 document.addEventListener("pointermove", (event) => {
+  if (pulled) pull(event);
   if (!dragged) return;
   const now = angle(event, dragged.middle);
   const by = ((now - dragged.at + 540) % 360) - 180;
   dragged.at = now;
+  turned += Math.abs(by);
   if (!dragged.position) gather("ease", -by);
   else if (inHand() === dragged.position) turn(by);
 });
 
-for (const over of ["pointerup", "pointercancel"]) document.addEventListener(over, () => (dragged = null));
+for (const over of ["pointerup", "pointercancel"]) {
+  document.addEventListener(over, () => {
+    dragged = null;
+    if (!pulled) return;
+    pulled.svg.querySelector("line.pulled")?.remove();
+    practice().querySelector(".pulled-out").textContent = "";
+    if (pulled.out > 0 && over === "pointerup") act(inHand(), "THREAD");
+    pulled = null;
+  });
+}
 
 // No finger meets a strand that is a hair wide: the nearest one is meant.
 function nearest(svg, event) {
@@ -205,7 +254,7 @@ function nearest(svg, event) {
 }
 
 // A strand is plucked; at the tailpiece the one in hand is taken off or hung; its tip goes through the hole; a string is laid beside its groove or back, a
-// bare groove gets graphite; a card is held beside the bridge; one that lies is stood up.
+// bare groove gets graphite; a card is held beside the bridge; one that lies is stood up; a hand goes on the string, a thumb to the end of the knob.
 document.addEventListener("click", (event) => {
   const svg = within(".practice-strands svg")(event);
   const hole = within(".grip-hole")(event);
@@ -221,6 +270,8 @@ document.addEventListener("click", (event) => {
   else if (groove) act(nameOf(groove), groove.classList.contains("aside") ? "LAY_BACK" : "SET_ASIDE");
   else if (within(".grip-card")(event)) act(inHand(), "CARD");
   else if (within(".grip-fallen")(event)) act(inHand(), "STAND");
+  else if (thumb(event) && turned < 2) button("#pushing");
+  else if (within(".hand-guiding")(event)) button("#guiding");
 });
 
 document.addEventListener("dblclick", (event) => {
@@ -255,6 +306,8 @@ document.addEventListener("keydown", (event) => {
   else if (event.key === " " && !event.target.matches("button, a, summary, input")) button("#do-PLUCK");
   else if (event.key.toLowerCase() === "p") button("#do-PUSH");
   else if (event.key.toLowerCase() === "l") button("#do-LET_GO");
+  else if (event.key.toLowerCase() === "i") button("#pushing");
+  else if (event.key.toLowerCase() === "g") button("#guiding");
   else if (event.key.toLowerCase() === "b") button("#back");
   else if (event.key.toLowerCase() === "r") button("#ready");
   else taken = false;

@@ -305,9 +305,22 @@ class PracticingIT extends InBrowser {
         page.mouse().click(tail, strands.y + strands.height * 0.42);
         assertThat(state(page, "II")).containsText("tail only");
         done(page);
-        page.locator(".grip-hole.at-II").click();
+        BoundingBox hole = page.locator(".grip-hole.at-II").boundingBox();
+        BoundingBox knob = page.locator(".grip.at-II").boundingBox();
+        double towardsKnob = Math.signum(knob.x - hole.x) * hole.width * 1.2;
+        page.mouse().move(hole.x + hole.width / 2, hole.y + hole.height / 2);
+        page.mouse().down();
+        page.mouse().move(hole.x + hole.width / 2 + towardsKnob, hole.y + hole.height / 2);
+        assertThat(page.locator(".pulled-out")).containsText("mm, straight towards the wall");
+        page.mouse().up();
         assertThat(state(page, "II")).not().containsText("tail only");
         done(page);
+        assertThat(page.context().request().get(page.url() + "/attempt.json").text())
+                .contains("STRAIGHT_TO_WALL");
+        page.locator(".grip-pushing").click();
+        page.locator(".hand-guiding").click();
+        assertThat(page.locator("#pushing")).not().isChecked();
+        assertThat(page.locator("#guiding")).not().isChecked();
         BoundingBox top = page.locator(".grip-bridge").boundingBox();
         page.mouse().move(top.x + top.width / 2, top.y + top.height / 2);
         page.mouse().down();

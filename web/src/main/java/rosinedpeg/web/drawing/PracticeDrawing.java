@@ -31,8 +31,12 @@ public record PracticeDrawing(View above, View side, View bridge) {
     /** How near a finger has to come to a nut groove. */
     private static final double GROOVE_MM = 2.6;
 
-    /** And to a hole, as a share of the shaft. */
-    private static final double HOLE_SHARE = 0.7;
+    /** A fingertip on a string, and a thumb at the end of a knob, as shares of the shaft. */
+    private static final double FINGERTIP = 0.5;
+
+    private static final double THUMB = 0.85;
+    /** Where the thumb pushes, in shaft diameters from the outside of the wall. */
+    private static final double AT_THE_END = 2.75;
 
     private static final double THIN = 0.55;
     private static final double SAGS = 0.16;
@@ -85,7 +89,7 @@ public record PracticeDrawing(View above, View side, View bridge) {
                         "grip-hole at-" + position,
                         PegboxDrawing.hand(setUp) * pegbox.holeXMm(position),
                         -pegbox.fromNutMm(position),
-                        pegbox.shaftDiameterMm() * HOLE_SHARE);
+                        pegbox.shaftDiameterMm() / 2);
             }
             pen.circle(
                     "grip-groove at-" + position + (there == null ? " bare" : there.aside() ? " aside" : ""),
@@ -93,7 +97,34 @@ public record PracticeDrawing(View above, View side, View bridge) {
                     -GROOVE_MM * 0.6,
                     GROOVE_MM);
         }
+        if (inHand != null) {
+            handsAt(pen, now, pegbox, inHand);
+        }
         return PegboxDrawing.fromAbove(pen, setUp);
+    }
+
+    /** Where one hand can guide the string and the other can push its peg while that is turned. */
+    private static void handsAt(Pen pen, PracticeInstrument now, Pegbox pegbox, Position position) {
+        PracticeString there = now.strings().get(position);
+        if (there == null || !there.threaded()) {
+            return;
+        }
+        SetUp setUp = pegbox.setUp();
+        double shaft = pegbox.shaftDiameterMm();
+        double y = -pegbox.fromNutMm(position);
+        if (setUp.pegKind().holdsByFriction()) {
+            double side = pegbox.knobSide(position) * PegboxDrawing.hand(setUp);
+            double end = side * (pegbox.halfWidthMm(-y) + PegboxDrawing.wall(setUp) + AT_THE_END * shaft);
+            double in = -side * shaft * 0.3;
+            pen.area("hand-pushing", end + in, y, end - in, y - shaft * 0.34, end - in, y + shaft * 0.34);
+            pen.circle("grip-pushing at-" + position, end, y, shaft * THUMB);
+        }
+        if (there.whole()) {
+            double between = PegboxDrawing.hand(setUp) * (setUp.xAtNutMm(position) + pegbox.holeXMm(position)) / 2;
+            // The middle of the curve that a slack string hangs in.
+            double sags = now.tensionN(position) > 0 ? 0 : SAGS * -y * 0.75;
+            pen.circle("hand-guiding", between + sags, y / 2, shaft * FINGERTIP);
+        }
     }
 
     private static double turned(PracticeInstrument now, Position position) {
