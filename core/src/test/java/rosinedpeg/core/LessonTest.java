@@ -56,6 +56,29 @@ class LessonTest {
         assertThat(done.clean()).isTrue();
     }
 
+    /** Whatever was done before, if only the post stands: a bridge is stood up again, a string that is off goes on. */
+    @Property(tries = 150)
+    void goodHandsGetThereFromAnywhere(@ForAll Lesson lesson, @ForAll Family family, @ForAll int seed) {
+        // Its load may never have been below the line.
+        Assume.that(lesson != Lesson.WHOLE_SET);
+        Assume.that(lesson.suits(Examples.instrument(family)));
+        PracticeLedger begun = lesson.begin(start(family, seed)).orElseThrow();
+        PracticeLedger clumsy = plus(
+                begun,
+                List.of(
+                        new Action.TurnPeg(Position.II, -1080, false, true),
+                        new Action.TakeOff(Position.II, true),
+                        new Action.Hang(Position.II),
+                        new Action.TurnPeg(Position.III, -90, false, false),
+                        new Action.EaseBridge(3),
+                        new Action.EaseBridge(3),
+                        new Action.EaseBridge(3),
+                        new Action.EaseBridge(3)));
+        PracticeLedger after = plus(clumsy, BestHands.of(lesson, clumsy));
+        Assume.that(after.now().postStands());
+        assertThat(lesson.progress(after).reached()).isTrue();
+    }
+
     /** Where the bridge would go over before anybody begins, nobody is set to ease it. */
     @Test
     void doesNotBeginWhereGoodHandsCouldNotDoIt() {

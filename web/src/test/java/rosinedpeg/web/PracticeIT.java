@@ -501,6 +501,15 @@ class PracticeIT extends InRequests {
                 .contains("Done, and something went wrong each time");
     }
 
+    /** Where good hands have nothing left to do, the page says so. */
+    @Test
+    void isLookedThroughAfterItIsDone() throws Exception {
+        String attempt = begun(keeper, "size", "VIOLIN 4/4", "lesson", "TAKE_OFF");
+        takeOff(attempt, "IV");
+        act(attempt, "does", "CARD", "string", "IV");
+        assertThat(seen(attempt + "/moments").select("#theirs").text()).contains("nothing");
+    }
+
     @Test
     void aLessonAndAStringHaveToSuitTheInstrument() throws Exception {
         assertThat(refusal(keeper, "/practice", "size", "BASS 3/4", "lesson", "PEG_THAT_SLIPS"))

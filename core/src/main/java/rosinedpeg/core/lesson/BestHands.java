@@ -51,6 +51,9 @@ public final class BestHands {
         requireNonNull(ledger, "ledger");
         BestHands hands = new BestHands(ledger.now());
         Position string = lesson.string(ledger.start()).orElse(Position.I);
+        if (lesson != Lesson.BRIDGE_DOWN && !hands.now.bridgeStands()) {
+            hands.standUp();
+        }
         switch (lesson) {
             case TURN_AND_PUSH -> hands.bringUp(string);
             case LISTEN -> {
@@ -133,8 +136,13 @@ public final class BestHands {
         }
     }
 
-    /** To its pitch; then the hand goes off. */
+    /** To its pitch; then the hand goes off. Where no string can sound, a new one goes on first. */
     private void bringUp(Position position) {
+        if (!now.strings().containsKey(position) || !position.in(now.strings()).whole()) {
+            takeOff(position).forEach(this::act);
+            hangAndThread(position);
+        }
+        act(new Action.LayBack(position));
         turnTo(position, 1);
         act(new Action.Push(position));
         act(new Action.Push(position));

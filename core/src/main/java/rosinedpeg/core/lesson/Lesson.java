@@ -235,6 +235,9 @@ public enum Lesson {
     }
 
     private boolean isFair(PracticeLedger begun) {
+        if (this != BRIDGE_DOWN && !begun.now().bridgeStands()) {
+            return false;
+        }
         List<Action> all = new ArrayList<>(begun.actions());
         all.addAll(BestHands.of(this, begun));
         return progress(new PracticeLedger(begun.start(), all)).clean();
