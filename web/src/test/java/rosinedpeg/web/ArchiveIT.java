@@ -277,7 +277,7 @@ class ArchiveIT extends InRequests {
                         .param(elsewhere.workshopId())
                         .query(String.class)
                         .list())
-                .containsExactly("bench-2", "pit-2", elsewhere.signIn());
+                .containsExactly("bench-2", "pit-2", elsewhere.signIn(), "village-2");
         assertThat(database.sql("select account_id from kit_item where workshop_id = ?")
                         .param(elsewhere.workshopId())
                         .query(UUID.class)

@@ -83,7 +83,7 @@ class PegIT {
     private Process opened(String command, String... arguments) throws Exception {
         Process opened = peg(command, arguments);
         Path log = folder.resolve(command + ".log");
-        for (int i = 0; i < 1200; i++) {
+        for (int i = 0; i < 2400; i++) {
             String said = Files.readString(log);
             if (said.contains("Ctrl-C ends it")) {
                 return opened;
