@@ -57,6 +57,8 @@ import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.OutOfRangeException;
 import rosinedpeg.core.figure.Unit;
+import rosinedpeg.core.hearing.Awaited;
+import rosinedpeg.core.hearing.Ear;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.plan.ChangePlan;
@@ -87,7 +89,8 @@ import rosinedpeg.core.working.TuningGrounds;
 class ArgumentsTest {
 
     private static final Instant AT = Instant.parse("2026-09-01T18:00:00Z");
-    private static final List<Double> NUMBERS = List.of(1.0, 0.3, 10.0, 100.0, 330.0, 0.0, 3.0, 1000.0, 0.0005);
+    private static final List<Double> NUMBERS =
+            List.of(1.0, 0.3, 10.0, 100.0, 330.0, 0.0, 3.0, 1000.0, 0.0005, 20_000.0);
 
     private final Set<Class<?>> classes = new LinkedHashSet<>();
     private final Map<Class<?>, List<Object>> samples = new HashMap<>();
@@ -563,6 +566,7 @@ class ArgumentsTest {
         Wish wish = new Wish(Map.of(SoundScale.DARK_BRIGHT, Towards.FIRST_A_LITTLE), EnumSet.allOf(Limit.class));
         open.add(places);
         open.add(Ranked.of(wish, option, List.of(option), places));
+        open.add(new Ear(Awaited.open(Examples.VIOLIN), 44_100));
         explore(open);
         for (int round = 0; round < 6; round++) {
             for (Class<?> type : classes) {
