@@ -14,13 +14,14 @@ import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Position;
 
 /**
- * Listens. Samples go in as they come; out come verdicts, one about every 25 ms while something sounds.
+ * Listens. Samples go in as they come; out come verdicts, one about every 20 ms while something sounds.
  *
  * <p>A pluck is where a hundredth of a second is much louder than the ones before it; what sounded until then belongs to the room and
- * is left out of what follows. From 25 ms after it short stretches are read one after the other, each by its partials ({@link Partials}): the
- * reading that explains most of what sounds with fewest gaps counts, if no other does nearly as well. A verdict is *sure* once three
- * stretches agree, and most of those since the pluck. Its pitch is the mean of the last half second's readings, the middle ones weighted most, and each by how
- * strong it was, so that neither vibrato, nor the first instant of a pluck, nor the faint moments of two players that beat pull it to one side. Where no string explains what sounds, or two do, it is *not sure*.
+ * is left out of what follows. From 20 ms after it short stretches are read one after the other, each by its partials ({@link Partials}): the
+ * reading that explains most of what sounds with fewest gaps counts, if no other does nearly as well. A string is {@link Hearing.Heard} once
+ * three stretches agree, and most of those since the pluck. Its pitch is the mean of the last half second's readings, the middle ones
+ * weighted most and each by how strong it was, so that neither vibrato, nor the first instant of a pluck, nor the faint moments of two players
+ * that beat pull it to one side. Where no string explains what sounds, or two do, the ear is {@link Hearing.NotSure}.
  *
  * <p>An ear belongs to one thread. It keeps a second and a half of sound, and nothing after that.
  */
@@ -149,14 +150,15 @@ public final class Ear {
         }
         int quiet = (int) Math.min(Math.min(begins - onset, begins), BEFORE_SECONDS * rate);
         if (quiet >= LEAST_BEFORE_SECONDS * rate) {
-            isRoom(last(quiet, hop));
+            learnRoom(last(quiet, hop));
         }
         onset = begins;
         readings.clear();
         hopsSinceRead = HOPS_BETWEEN;
     }
 
-    private void isRoom(double[] values) {
+    /** What sounds while no string does; the quietest of it is kept. */
+    private void learnRoom(double[] values) {
         double loud =
                 Arrays.stream(values).map(value -> value * value).average().orElse(0);
         if (before == null || loud < ROOM_GROWS * beforeEnergy) {
@@ -195,7 +197,7 @@ public final class Ear {
             readings.removeFirst();
         }
         if (before == null && readings.isEmpty() && count >= BEFORE_SECONDS * rate) {
-            isRoom(last((int) (BEFORE_SECONDS * rate), 0));
+            learnRoom(last((int) (BEFORE_SECONDS * rate), 0));
         }
         heard.add(verdict(now));
     }
