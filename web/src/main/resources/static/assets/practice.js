@@ -177,7 +177,7 @@ function pull(event) {
   const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(svg.getScreenCTM().inverse());
   const middle = { x: hole.cx.baseVal.value, y: hole.cy.baseVal.value };
   const [dx, dy] = [at.x - middle.x, at.y - middle.y];
-  pulled.out = Math.min(60, Math.hypot(dx, dy) - hole.r.baseVal.value);
+  pulled.out = Math.hypot(dx, dy) - hole.r.baseVal.value;
   const line = svg.querySelector("line.pulled") ?? svg.appendChild(document.createElementNS(svg.namespaceURI, "line"));
   line.setAttribute("class", "pulled");
   line.setAttribute("stroke-width", hole.r.baseVal.value / 4);

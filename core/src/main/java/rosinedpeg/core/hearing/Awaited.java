@@ -92,7 +92,7 @@ public record Awaited(Map<Position, Double> hertz, Optional<Position> inHand) {
 
     private Band band(Position position, double lowCents, double highCents, double prior) {
         double pitch = hertzOf(position);
-        return new Band(position, raised(pitch, lowCents), raised(pitch, highCents), prior);
+        return new Band(position, new Cents(lowCents).above(pitch), new Cents(highCents).above(pitch), prior);
     }
 
     /** Half way to the next string, where there is one so near. */
@@ -118,10 +118,6 @@ public record Awaited(Map<Position, Double> hertz, Optional<Position> inHand) {
                         .mapToDouble(Double::doubleValue)
                         .min()
                         .orElseThrow());
-        return raised(lowest, -EITHER_SIDE_CENTS);
-    }
-
-    private static double raised(double hertz, double cents) {
-        return hertz * Math.pow(2, cents / 1200);
+        return new Cents(-EITHER_SIDE_CENTS).above(lowest);
     }
 }

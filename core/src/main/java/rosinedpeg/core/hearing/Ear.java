@@ -56,13 +56,13 @@ public final class Ear {
 
     private static final List<Double> MAINS_HERTZ = List.of(50.0, 60.0);
     private static final double HUM_CENTS = 4;
-    private static final double NEAR_HUM_CENTS = 60;
 
     private static final int AGREE = 3;
     private static final double MOST_AGREE = 0.7;
     private static final double AGREE_CENTS = 50;
     private static final int HOPS_REMEMBERED = 8;
 
+    private final Awaited awaited;
     private final PitchFinder finder;
     private final Decimator decimator;
     private final double rate;
@@ -90,7 +90,8 @@ public final class Ear {
      */
     public Ear(Awaited awaited, double samplesPerSecond) {
         SAMPLES_PER_SECOND.require("samplesPerSecond", samplesPerSecond);
-        finder = new PitchFinder(requireNonNull(awaited, "awaited"));
+        this.awaited = requireNonNull(awaited, "awaited");
+        finder = new PitchFinder(awaited);
         decimator = new Decimator(samplesPerSecond);
         rate = samplesPerSecond / decimator.factor();
         kept = new double[(int) (KEPT_SECONDS * rate)];
@@ -159,12 +160,15 @@ public final class Ear {
 
     /** What sounds while no string does; the quietest of it is kept. */
     private void learnRoom(double[] values) {
-        double loud =
-                Arrays.stream(values).map(value -> value * value).average().orElse(0);
+        double loud = energyOf(values);
         if (before == null || loud < ROOM_GROWS * beforeEnergy) {
             before = Spectrum.of(values, rate);
             beforeEnergy = loud;
         }
+    }
+
+    private static double energyOf(double[] values) {
+        return Arrays.stream(values).map(value -> value * value).average().orElse(0);
     }
 
     /** The last so many values, but for the very last of them. */
@@ -185,13 +189,13 @@ public final class Ear {
         hopsSinceRead = 0;
         double now = count / rate;
         double[] values = last(stretch, 0);
-        if (Arrays.stream(values).map(value -> value * value).average().orElse(0) < SILENT) {
+        if (energyOf(values) < SILENT) {
             readings.clear();
             heard.add(new Hearing.Silence(now));
             return;
         }
         finder.find(values, rate, before)
-                .filter(reading -> !isHum(reading))
+                .filter(reading -> !isHum(reading.hertz()))
                 .ifPresent(reading -> readings.addLast(new Since(now, reading)));
         while (!readings.isEmpty() && readings.getFirst().atSeconds() < now - AVERAGED_SECONDS) {
             readings.removeFirst();
@@ -202,19 +206,13 @@ public final class Ear {
         heard.add(verdict(now));
     }
 
-    /**
-     * The hum of the mains: what has sounded since the ear listens at a multiple of theirs, or near them where a slack string would be, as
-     * when their partials fall between those of a string an octave higher.
-     */
-    private boolean isHum(PitchFinder.Reading reading) {
-        double hertz = reading.hertz();
-        boolean slack =
-                Cents.between(finder.awaited().hertzOf(reading.string()), hertz).value() < -Awaited.EITHER_SIDE_CENTS;
-        return MAINS_HERTZ.stream().anyMatch(mains -> {
-            double nearest = mains * Math.max(1, Math.round(hertz / mains));
-            double away = Math.abs(Cents.between(nearest, hertz).value());
-            return onset == 0 && away < HUM_CENTS || slack && nearest == mains && away < NEAR_HUM_CENTS;
-        });
+    /** What has sounded since the ear listens, at a multiple of what the mains have, is their hum. */
+    private boolean isHum(double hertz) {
+        return onset == 0
+                && MAINS_HERTZ.stream().anyMatch(mains -> {
+                    double nearest = mains * Math.max(1, Math.round(hertz / mains));
+                    return Math.abs(Cents.between(nearest, hertz).value()) < HUM_CENTS;
+                });
     }
 
     private static boolean isNear(Since one, double hertz) {
@@ -253,7 +251,7 @@ public final class Ear {
             squares += weight * cents * cents;
         }
         double mean = sum / weights;
-        double hertz = middle * Math.pow(2, mean / 1200);
+        double hertz = new Cents(mean).above(middle);
         PitchFinder.Reading last = agree.get(agree.size() - 1).reading();
         Position string = last.string();
         return new Hearing.Heard(
@@ -261,7 +259,7 @@ public final class Ear {
                 now - onset / rate,
                 string,
                 hertz,
-                Cents.between(finder.awaited().hertzOf(string), hertz),
+                Cents.between(awaited.hertzOf(string), hertz),
                 Math.sqrt(Math.max(0, squares / weights - mean * mean)),
                 last.partials(),
                 last.stiffness());

@@ -29,11 +29,9 @@ final class PitchFinder {
 
     private static final double WITHIN_CENTS = 15;
 
-    private final Awaited awaited;
     private final List<Awaited.Band> bands;
 
     PitchFinder(Awaited awaited) {
-        this.awaited = awaited;
         bands = awaited.bands();
     }
 
@@ -104,9 +102,5 @@ final class PitchFinder {
             }
         }
         return guesses;
-    }
-
-    Awaited awaited() {
-        return awaited;
     }
 }

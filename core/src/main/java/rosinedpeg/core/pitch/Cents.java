@@ -74,6 +74,21 @@ public record Cents(double value) {
         return new Cents(600 * Math.log(toN / fromN) / LOG_2);
     }
 
+    /**
+     * The frequency that lies this far above another one: {@code from·2^(cents/1200)}.
+     *
+     * @param fromHz the lower end, above 0
+     * @return the upper end, in Hz; the lower one where the interval is negative
+     * @throws IllegalArgumentException when the frequency is not above 0
+     */
+    public double above(double fromHz) {
+        requireFinite("fromHz", fromHz);
+        if (!(fromHz > 0)) {
+            throw new IllegalArgumentException("fromHz is " + fromHz + " Hz; it must be above 0");
+        }
+        return fromHz * Math.pow(2, value / 1200);
+    }
+
     /** {@return the share of its final tension that a string has when it sounds this far from its final pitch} */
     public double toTensionFraction() {
         return Math.pow(2, value / 600);

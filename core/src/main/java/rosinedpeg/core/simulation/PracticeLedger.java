@@ -47,6 +47,13 @@ public record PracticeLedger(PracticeStart start, List<Action> actions) {
             consequences = List.copyOf(consequences);
         }
 
+        /** {@return what comes of something that is done to an instrument} */
+        public static Moment of(PracticeInstrument before, Action action) {
+            PracticeInstrument.Outcome outcome =
+                    requireNonNull(before, "before").act(action);
+            return new Moment(action, outcome.after(), outcome.consequences());
+        }
+
         /** {@return whether something went wrong that is not undone by itself} */
         public boolean harmed() {
             return consequences.stream().anyMatch(Consequence::harms);
@@ -58,9 +65,9 @@ public record PracticeLedger(PracticeStart start, List<Action> actions) {
         List<Moment> moments = new ArrayList<>();
         PracticeInstrument now = PracticeInstrument.of(start);
         for (Action action : actions) {
-            PracticeInstrument.Outcome outcome = now.act(action);
-            now = outcome.after();
-            moments.add(new Moment(action, now, outcome.consequences()));
+            Moment moment = Moment.of(now, action);
+            now = moment.after();
+            moments.add(moment);
         }
         return Collections.unmodifiableList(moments);
     }

@@ -22,7 +22,8 @@ final class Learners {
 
     private static final List<Lesson> WELL = List.of(Lesson.TURN_AND_PUSH, Lesson.LISTEN, Lesson.TAKE_OFF, Lesson.WIND);
     private static final long LUCK = 11;
-    private static final int TOO_FAR = -3;
+    private static final Action FURTHER = new Action.EaseBridge(-3);
+    private static final int MOST_TIMES = 10;
 
     private final Practices practices;
     private final Instrument copied;
@@ -43,7 +44,10 @@ final class Learners {
         SecurityContextHolder.setContext(new SecurityContextImpl(
                 UsernamePasswordAuthenticationToken.authenticated(person, null, person.getAuthorities())));
         try {
-            WELL.forEach(lesson -> goesOn(lesson, begun(lesson), List.of()));
+            WELL.forEach(lesson -> {
+                PracticeLedger ledger = beginning(lesson);
+                goesOn(lesson, begun(lesson, ledger), ledger);
+            });
             bridgeFalls();
         } finally {
             SecurityContextHolder.clearContext();
@@ -52,21 +56,19 @@ final class Learners {
 
     /** Eased further and further until it lies, gone back from, and done as it should be. */
     private void bridgeFalls() {
-        Action further = new Action.EaseBridge(TOO_FAR);
-        UUID id = begun(Lesson.EASE_THE_BRIDGE);
-        List<Action> eased = new ArrayList<>();
-        while (practices.act(id, UUID.randomUUID(), further).now().bridgeStands()) {
-            eased.add(further);
+        PracticeLedger ledger = beginning(Lesson.EASE_THE_BRIDGE);
+        UUID id = begun(Lesson.EASE_THE_BRIDGE, ledger);
+        List<Action> done = new ArrayList<>(ledger.actions());
+        for (int times = 0; times < MOST_TIMES && eases(id); times++) {
+            done.add(FURTHER);
         }
         practices.back(id, UUID.randomUUID());
-        goesOn(Lesson.EASE_THE_BRIDGE, id, eased);
+        goesOn(Lesson.EASE_THE_BRIDGE, id, new PracticeLedger(ledger.start(), done));
     }
 
-    private UUID begun(Lesson lesson) {
-        UUID id = UUID.randomUUID();
-        practices.begin(
-                id, copied.id(), copied.name(), beginning(lesson), new Task(Optional.of(lesson), Optional.empty()));
-        return id;
+    /** {@return whether the bridge still stands} */
+    private boolean eases(UUID id) {
+        return practices.act(id, UUID.randomUUID(), FURTHER).now().bridgeStands();
     }
 
     private PracticeLedger beginning(Lesson lesson) {
@@ -74,11 +76,13 @@ final class Learners {
                 .orElseThrow();
     }
 
-    private void goesOn(Lesson lesson, UUID id, List<Action> done) {
-        PracticeLedger ledger = beginning(lesson);
-        List<Action> before = new ArrayList<>(ledger.actions());
-        before.addAll(done);
-        BestHands.of(lesson, new PracticeLedger(ledger.start(), before))
-                .forEach(action -> practices.act(id, UUID.randomUUID(), action));
+    private UUID begun(Lesson lesson, PracticeLedger ledger) {
+        UUID id = UUID.randomUUID();
+        practices.begin(id, copied.id(), copied.name(), ledger, new Task(Optional.of(lesson), Optional.empty()));
+        return id;
+    }
+
+    private void goesOn(Lesson lesson, UUID id, PracticeLedger until) {
+        BestHands.of(lesson, until).forEach(action -> practices.act(id, UUID.randomUUID(), action));
     }
 }

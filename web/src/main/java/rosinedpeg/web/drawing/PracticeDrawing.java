@@ -98,33 +98,25 @@ public record PracticeDrawing(View above, View side, View bridge) {
                     GROOVE_MM);
         }
         if (inHand != null) {
-            handsAt(pen, now, pegbox, inHand);
+            thumb(pen, now, pegbox, inHand);
         }
         return PegboxDrawing.fromAbove(pen, setUp);
     }
 
-    /** Where one hand can guide the string and the other can push its peg while that is turned. */
-    private static void handsAt(Pen pen, PracticeInstrument now, Pegbox pegbox, Position position) {
+    /** Where a thumb can push the peg while that is turned. */
+    private static void thumb(Pen pen, PracticeInstrument now, Pegbox pegbox, Position position) {
+        SetUp setUp = pegbox.setUp();
         PracticeString there = now.strings().get(position);
-        if (there == null || !there.threaded()) {
+        if (there == null || !there.threaded() || !setUp.pegKind().holdsByFriction()) {
             return;
         }
-        SetUp setUp = pegbox.setUp();
         double shaft = pegbox.shaftDiameterMm();
         double y = -pegbox.fromNutMm(position);
-        if (setUp.pegKind().holdsByFriction()) {
-            double side = pegbox.knobSide(position) * PegboxDrawing.hand(setUp);
-            double end = side * (pegbox.halfWidthMm(-y) + PegboxDrawing.wall(setUp) + AT_THE_END * shaft);
-            double in = -side * shaft * 0.3;
-            pen.area("hand-pushing", end + in, y, end - in, y - shaft * 0.34, end - in, y + shaft * 0.34);
-            pen.circle("grip-pushing at-" + position, end, y, shaft * THUMB);
-        }
-        if (there.whole()) {
-            double between = PegboxDrawing.hand(setUp) * (setUp.xAtNutMm(position) + pegbox.holeXMm(position)) / 2;
-            // The middle of the curve that a slack string hangs in.
-            double sags = now.tensionN(position) > 0 ? 0 : SAGS * -y * 0.75;
-            pen.circle("hand-guiding", between + sags, y / 2, shaft * FINGERTIP);
-        }
+        double side = pegbox.knobSide(position) * PegboxDrawing.hand(setUp);
+        double end = side * (pegbox.halfWidthMm(-y) + PegboxDrawing.wall(setUp) + AT_THE_END * shaft);
+        double in = -side * shaft * 0.3;
+        pen.area("hand-pushing", end + in, y, end - in, y - shaft * 0.34, end - in, y + shaft * 0.34);
+        pen.circle("grip-pushing at-" + position, end, y, shaft * THUMB);
     }
 
     private static double turned(PracticeInstrument now, Position position) {
@@ -234,6 +226,10 @@ public record PracticeDrawing(View above, View side, View bridge) {
                 "string" + (there.aside() ? " loose" : "") + state,
                 diameter,
                 Stroke.move(nutX, 0) + Stroke.curve(nutX + bend, y * 0.35, endX + bend, y * 0.7, endX, y + shaft / 2));
+        if (inHand) {
+            // A fingertip that guides it lies on the middle of that curve.
+            pen.circle("hand-guiding", (nutX + endX) / 2 + bend * 0.75, y / 2, shaft * FINGERTIP);
+        }
     }
 
     private static View side(PracticeInstrument now, @Nullable Position inHand) {

@@ -70,10 +70,7 @@ class Moments {
             if (known.isPresent()) {
                 moment = known.get();
             } else {
-                Action action = read(one);
-                PracticeInstrument.Outcome outcome =
-                        (now == null ? PracticeInstrument.of(start(row)) : now).act(action);
-                moment = new PracticeLedger.Moment(action, outcome.after(), outcome.consequences());
+                moment = PracticeLedger.Moment.of(now == null ? PracticeInstrument.of(start(row)) : now, read(one));
                 remembered.put(new Key(row.id(), one.sequence()), moment);
             }
             now = moment.after();

@@ -96,9 +96,9 @@ class MomentsController {
                 ? PracticeInstrument.of(start)
                 : before.get(before.size() - 1).after();
         for (Action action : BestHands.of(lesson, new PracticeLedger(start, until))) {
-            PracticeInstrument.Outcome outcome = now.act(action);
-            now = outcome.after();
-            best.add(new PracticeLedger.Moment(action, now, outcome.consequences()));
+            PracticeLedger.Moment moment = PracticeLedger.Moment.of(now, action);
+            now = moment.after();
+            best.add(moment);
         }
         List<PracticeLedger.Moment> all = new ArrayList<>(before);
         all.addAll(best);

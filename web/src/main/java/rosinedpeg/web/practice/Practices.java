@@ -283,13 +283,14 @@ public class Practices {
     public Attempt act(UUID id, UUID press, Action action) {
         AttemptEntity row = locked(id);
         if (!actions.existsById(press) && !isStopped(row)) {
-            PracticeInstrument.Outcome outcome = moments.last(row).after().act(action);
+            PracticeLedger.Moment moment =
+                    PracticeLedger.Moment.of(moments.last(row).after(), action);
             int sequence = actions.last(id) + 1;
             actions.saveAndFlush(new ActionEntity(
                     press, id, sequence, json.writeValueAsString(KeptAction.of(action)), clock.instant()));
-            moments.remember(id, sequence, new PracticeLedger.Moment(action, outcome.after(), outcome.consequences()));
+            moments.remember(id, sequence, moment);
             row.touch(clock.instant());
-            if (outcome.consequences().stream().anyMatch(Consequence::harms)) {
+            if (moment.consequences().stream().anyMatch(Consequence::harms)) {
                 row.wentWrong();
             }
         }
