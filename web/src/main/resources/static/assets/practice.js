@@ -155,7 +155,7 @@ document.addEventListener("change", (event) => {
   if (event.target.matches("#hands [name=string]")) take(event.target.value);
 });
 
-const within = (selector) => (event) => hands() && event.target.closest?.(`#practice ${selector}`);
+const within = (selector) => (event) => hands() && event.target.closest?.(`#practice :is(${selector})`);
 const nameOf = (grip) => [...grip.classList].find((name) => name.startsWith("at-"))?.slice(3);
 const thumb = within(".grip-pushing");
 // A knob is turned at its end too.
@@ -163,6 +163,7 @@ const knob = (event) => within(".grip")(event) || (thumb(event) && practice().qu
 const bridgeTop = within(".grip-bridge");
 let dragged = null;
 let pulled = null;
+let onTheGround = null;
 // How far the knob that was held last went round before it was let go.
 let turned = 0;
 
@@ -193,7 +194,11 @@ function pull(event) {
   practice().querySelector(".pulled-out").textContent = pulled.out > 0 ? `${tip.value} mm, ${lock.selectedOptions[0].textContent}` : "";
 }
 
+// Nothing to hold is there: a hand that is put down beside the pegbox is off the peg.
+const ground = (event) => hands() && event.target.matches?.("#practice .practice-above, #practice .practice-pegbox");
+
 document.addEventListener("pointerdown", (event) => {
+  onTheGround = ground(event) ? { x: event.clientX, y: event.clientY } : null;
   const hole = within(".grip-hole")(event);
   if (hole && nameOf(hole) === inHand()) {
     event.preventDefault();
@@ -254,7 +259,8 @@ function nearest(svg, event) {
 }
 
 // A strand is plucked; at the tailpiece the one in hand is taken off or hung; its tip goes through the hole; a string is laid beside its groove or back, a
-// bare groove gets graphite; a card is held beside the bridge; one that lies is stood up; a hand goes on the string, a thumb to the end of the knob.
+// bare groove gets graphite; a card is held beside the bridge; one that lies is stood up; a hand goes on the string, a thumb to the end of the knob,
+// or both off the peg.
 document.addEventListener("click", (event) => {
   const svg = within(".practice-strands svg")(event);
   const hole = within(".grip-hole")(event);
@@ -271,7 +277,8 @@ document.addEventListener("click", (event) => {
   else if (within(".grip-card")(event)) act(inHand(), "CARD");
   else if (within(".grip-fallen")(event)) act(inHand(), "STAND");
   else if (thumb(event) && turned < 2) button("#pushing");
-  else if (within(".hand-guiding")(event)) button("#guiding");
+  else if (within(".hand-guiding, .practice-above .string.marked")(event)) button("#guiding");
+  else if (onTheGround && Math.hypot(event.clientX - onTheGround.x, event.clientY - onTheGround.y) < 4) button("#do-LET_GO");
 });
 
 document.addEventListener("dblclick", (event) => {

@@ -290,6 +290,9 @@ class PracticingIT extends InBrowser {
         page.locator(".grip.at-II").dblclick();
         assertThat(page.locator(".practice-head .count")).containsText("2 things done");
         done(page);
+        page.locator(".practice-above").click(new Locator.ClickOptions().setPosition(4, 4));
+        assertThat(page.locator(".practice-head .count")).containsText("3 things done");
+        done(page);
         POINTER.turn(page, "II", -180);
         page.locator(".grip-groove.at-II").click();
         assertThat(state(page, "II")).containsText("beside its groove");

@@ -47,6 +47,10 @@ final class Pen {
                         + trace(x2 - acrossX, y2 - acrossY, x2 + acrossX, y2 + acrossY));
     }
 
+    List<Mark> marks() {
+        return List.copyOf(marks);
+    }
+
     View view(double x, double y, double width, double height) {
         return new View(x, y, width, height, marks);
     }

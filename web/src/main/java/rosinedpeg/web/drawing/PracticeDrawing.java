@@ -45,6 +45,16 @@ public record PracticeDrawing(View above, View side, View bridge) {
     private static final double TOP_SHARE = 0.2;
 
     private static final double BESIDE_CARD = 0.1;
+    /** Under the top so much is seen, as a share of the bridge's height; the sound post is about as thick as the foot is deep, and stands a little behind it. */
+    private static final double BENEATH = 0.24;
+
+    private static final double POST = 1.1;
+    private static final double BEHIND_FOOT = 0.08;
+    /** Where a ball that swings down meets the top, and so many marks are told apart. */
+    private static final double SCRATCHED = 0.42;
+
+    private static final double SCRATCHES_APART = 0.06;
+    private static final int MOST_SCRATCHES = 4;
     /** Of a tip that is bent away from the eye so much is seen. */
     private static final double TIP = 0.4;
 
@@ -276,25 +286,64 @@ public record PracticeDrawing(View above, View side, View bridge) {
     }
 
     private static View bridge(PracticeInstrument now) {
+        View bridge = now.bridgeStands() ? standing(now) : fallen(now.start().setUp());
+        double height = now.start().setUp().value(Quantity.BRIDGE_HEIGHT);
+        Pen pen = new Pen();
+        post(pen, now.start().setUp(), now.postStands());
+        for (int scratch = 0; scratch < Math.min(MOST_SCRATCHES, now.scratches()); scratch++) {
+            double at = -height * (SCRATCHED + SCRATCHES_APART * scratch);
+            pen.line("scratch", height * 0.012, at, -height * 0.03, at + height * 0.05, height * 0.015);
+        }
+        List<Mark> marks = new ArrayList<>(bridge.marks());
+        marks.addAll(pen.marks());
+        return new View(bridge.x(), bridge.y(), bridge.width(), bridge.height() + height * BENEATH, marks);
+    }
+
+    /** The sound post under the top, behind the foot, as far as there is room; or lying on the back. */
+    private static void post(Pen pen, SetUp setUp, boolean stands) {
+        double height = setUp.value(Quantity.BRIDGE_HEIGHT);
+        double thick = setUp.value(Quantity.FOOT_DEPTH) * POST;
+        double low = height * (BENEATH + 0.1);
+        if (stands) {
+            double near = -height * BEHIND_FOOT;
+            pen.area("wood post", near - thick, height * 0.012, near, height * 0.012, near, low, near - thick, low);
+        } else {
+            double up = low - thick * 1.3;
+            pen.area(
+                    "wood post",
+                    -height * 0.5,
+                    up,
+                    height * 0.6,
+                    up - thick * 0.3,
+                    height * 0.6,
+                    up + thick * 0.7,
+                    -height * 0.5,
+                    up + thick);
+        }
+    }
+
+    private static View standing(PracticeInstrument now) {
         SetUp setUp = now.start().setUp();
         double height = setUp.value(Quantity.BRIDGE_HEIGHT);
+        View standing = BridgeDrawing.side(setUp, now.lean());
+        List<Mark> marks = new ArrayList<>(standing.marks());
+        double half = height / 2;
+        marks.add(new Mark.Path(
+                Stroke.move(-half, -height)
+                        + Stroke.line(-height * BESIDE_CARD, -height)
+                        + Stroke.line(-height * BESIDE_CARD, 0)
+                        + Stroke.line(-half, 0)
+                        + "z",
+                0,
+                "grip-card"));
+        marks.add(new Mark.Circle(
+                BridgeDrawing.topX(setUp, now.lean()), -height * 0.9, height * TOP_SHARE, "grip-bridge"));
+        return new View(standing.x(), standing.y(), standing.width(), standing.height(), marks);
+    }
+
+    private static View fallen(SetUp setUp) {
+        double height = setUp.value(Quantity.BRIDGE_HEIGHT);
         double foot = setUp.value(Quantity.FOOT_DEPTH);
-        if (now.bridgeStands()) {
-            View standing = BridgeDrawing.side(setUp, now.lean());
-            List<Mark> marks = new ArrayList<>(standing.marks());
-            double half = height / 2;
-            marks.add(new Mark.Path(
-                    Stroke.move(-half, -height)
-                            + Stroke.line(-height * BESIDE_CARD, -height)
-                            + Stroke.line(-height * BESIDE_CARD, 0)
-                            + Stroke.line(-half, 0)
-                            + "z",
-                    0,
-                    "grip-card"));
-            marks.add(new Mark.Circle(
-                    BridgeDrawing.topX(setUp, now.lean()), -height * 0.9, height * TOP_SHARE, "grip-bridge"));
-            return new View(standing.x(), standing.y(), standing.width(), standing.height(), marks);
-        }
         double thickness = setUp.value(Quantity.TOP_THICKNESS);
         double reach = height * 0.62;
         Pen pen = new Pen();
