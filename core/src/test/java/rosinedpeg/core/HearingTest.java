@@ -117,6 +117,16 @@ class HearingTest {
                 .allSatisfy(one -> assertThat(one.cents().value()).isCloseTo(cents, within(3.0)));
     }
 
+    /** A slack string passes where its neighbours could be, and is not taken for one of them that is where it was left. */
+    @ParameterizedTest
+    @ValueSource(doubles = {-1000, -880, -560})
+    void tellsASlackStringFromItsNeighbours(double cents) {
+        double[] values = plucked(Examples.VIOLIN, Position.II, cents, 44_100);
+        assertThat(heard(hear(Awaited.open(Examples.VIOLIN).inHand(Position.II), values, 44_100)))
+                .isNotEmpty()
+                .allSatisfy(one -> assertThat(one.string()).isEqualTo(Position.II));
+    }
+
     /** Clipped it has more partials than it had, all in their places. */
     @Test
     void bearsClipping() {

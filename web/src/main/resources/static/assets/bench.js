@@ -83,7 +83,7 @@ function swap(html) {
   document.dispatchEvent(new Event("htmx:afterSwap"));
 }
 
-setInterval(async () => {
+async function follow() {
   const address = bench()?.dataset.follow;
   if (!address || busy()) return;
   try {
@@ -92,7 +92,11 @@ setInterval(async () => {
   } catch {
     // No connection; the next time tells.
   }
-}, FOLLOW_EVERY);
+}
+
+setInterval(follow, FOLLOW_EVERY);
+// What was heard is on record already.
+document.addEventListener("heard:renew", follow);
 
 // What is pressed without a connection is kept on the device and sent when it is back; the server takes a press once.
 // It waits for its own run to be open, so that it is never sent by somebody who does not know that run.

@@ -258,7 +258,7 @@ class BenchIT extends InRequests {
         assertThat(mvc.post()
                         .uri("/bench/" + run + "/pitch")
                         .param("position", position.name())
-                        .param("listen", "true")
+                        .param("by", "DEVICE")
                         .param("press", UUID.randomUUID().toString())
                         .with(user(account("bench")))
                         .with(csrf()))

@@ -12,6 +12,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 
 /** Debian's Chromium, headless. */
 final class Browser implements AutoCloseable {
@@ -22,19 +23,38 @@ final class Browser implements AutoCloseable {
     private static final Pattern CONNECTION_CUT = Pattern.compile(
             "htmx:(sendError|sendAbort|afterRequest), |net::ERR_(INTERNET_DISCONNECTED|FAILED|ABORTED)");
 
+    private static final List<String> ARGUMENTS = List.of(
+            "--no-sandbox",
+            "--disable-gpu",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync");
+
     private final Playwright playwright = Playwright.create();
-    private final com.microsoft.playwright.Browser chromium = playwright
-            .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of(
-                            "--no-sandbox",
-                            "--disable-gpu",
-                            "--no-first-run",
-                            "--disable-background-networking",
-                            "--disable-component-update",
-                            "--disable-sync")));
+    private final com.microsoft.playwright.Browser chromium;
     private final List<String> complaints = new ArrayList<>();
+
+    Browser() {
+        this(List.of());
+    }
+
+    private Browser(List<String> more) {
+        chromium = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(
+                                Stream.concat(ARGUMENTS.stream(), more.stream()).toList()));
+    }
+
+    /** {@return a browser whose microphone hears a sound, from its beginning each time, over and over} */
+    static Browser hearing(Path wav) {
+        return new Browser(List.of(
+                "--use-fake-ui-for-media-stream",
+                "--use-fake-device-for-media-stream",
+                "--use-file-for-fake-audio-capture=" + wav));
+    }
 
     /** {@return a page of its own session} */
     Page open(String address, int width, int height) {

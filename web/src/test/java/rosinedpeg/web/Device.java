@@ -8,6 +8,7 @@ import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.net.http.WebSocket;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -45,6 +46,14 @@ final class Device {
                 "/sign-in",
                 Map.of("signIn", who, "password", RunningApplication.PASSWORD, "_csrf", field(signIn, "_csrf")));
         return this;
+    }
+
+    /** {@return a socket to the server, opened by a page of some origin} */
+    WebSocket socket(String path, String origin, WebSocket.Listener listener) {
+        return client.newWebSocketBuilder()
+                .header("Origin", origin)
+                .buildAsync(URI.create(address.replaceFirst("^http", "ws") + path), listener)
+                .join();
     }
 
     HttpResponse<String> get(String path) throws Exception {

@@ -229,6 +229,7 @@ class FirstMinuteIT extends InBrowser {
                     "/week/hours/otherwise",
                     "/week/ask",
                     "/week/away",
+                    "/listen",
                     "/practice",
                     "/practice/course",
                     "/practice/people",

@@ -19,7 +19,6 @@ class RulesStayInCoreTest {
             "/drawing/",
             "/demonstration/",
             "/plan/BenchCard.java",
-            "/listen/StandInTuner.java",
             "/platform/Lengths.java",
             "/platform/Say.java",
             "/findings/FindingWords.java",

@@ -36,6 +36,7 @@ public final class BenchLedger {
     private final InstrumentLoad load;
     private final Map<Position, Double> tensionsN;
     private final Map<Position, Double> pitchCents = new EnumMap<>(Position.class);
+    private final Map<Position, Long> pitchSequences = new EnumMap<>(Position.class);
     private final Set<Integer> owed = new LinkedHashSet<>();
     private final Set<Integer> askedTwice = new HashSet<>();
     private final List<Mishap> mishaps = new ArrayList<>();
@@ -199,6 +200,7 @@ public final class BenchLedger {
         boolean stillOld = plan.order().contains(position) && !itsTurn && !raised(position);
         double atPitchN = stillOld ? position.in(plan.tensionsBeforeN()) : target;
         pitchCents.put(position, read.cents());
+        pitchSequences.put(position, read.sequence());
         tensionsN.put(position, atPitchN * new Cents(read.cents()).toTensionFraction());
     }
 
@@ -230,6 +232,9 @@ public final class BenchLedger {
                 shares(),
                 thinnestN,
                 pitchCents,
+                pitchSequences.entrySet().stream()
+                        .filter(read -> pitchCents.containsKey(read.getKey()))
+                        .collect(Collectors.toMap(Map.Entry::getKey, Map.Entry::getValue)),
                 looks,
                 mishaps,
                 ended,

@@ -34,6 +34,7 @@ import rosinedpeg.core.strings.Position;
  * @param shares load left on the feet
  * @param thinnestN tension of every string, in N, when the load on the treble foot was the least so far
  * @param pitchCents the latest pitch reading of each string since it was last let down
+ * @param pitchSequences the number of the event that each of those readings came with
  * @param looks the readings of the bridge's gap, in order
  * @param mishaps what went wrong so far, in order
  * @param ended whether the run was ended before its last step
@@ -49,6 +50,7 @@ public record BenchState(
         LoadShares shares,
         Map<Position, Double> thinnestN,
         Map<Position, Double> pitchCents,
+        Map<Position, Long> pitchSequences,
         List<BridgeLook> looks,
         List<Mishap> mishaps,
         boolean ended,
@@ -67,6 +69,7 @@ public record BenchState(
         tensionsN = Position.inOrder(tensionsN);
         thinnestN = Position.inOrder(thinnestN);
         pitchCents = Position.inOrder(pitchCents);
+        pitchSequences = Position.inOrder(pitchSequences);
         looks = List.copyOf(looks);
         mishaps = List.copyOf(mishaps);
     }

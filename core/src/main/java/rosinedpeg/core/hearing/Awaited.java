@@ -17,7 +17,7 @@ import rosinedpeg.core.strings.Position;
 /**
  * What may sound: the strings that are on, each with the pitch it should have, and the one in hand, if any.
  *
- * @param hertz what each string should sound, 20 to 2000 Hz
+ * @param hertz what each string should sound, 20 to 2000 Hz; with one in hand, what each of the others does sound as far as is known
  * @param inHand the string that is being brought up; it may be far below its pitch
  */
 public record Awaited(Map<Position, Double> hertz, Optional<Position> inHand) {
@@ -27,11 +27,15 @@ public record Awaited(Map<Position, Double> hertz, Optional<Position> inHand) {
     /** A string in hand may be an octave below. */
     public static final double SLACK_CENTS = 1200;
 
-    private static final Range HERTZ = new Range(20, 2000, Unit.HERTZ);
+    /** What a string may sound to be heard. */
+    public static final Range HERTZ = new Range(20, 2000, Unit.HERTZ);
+
     /** Of two readings as good as each other the one of the string in hand is meant. */
     private static final double NOT_IN_HAND = 0.95;
 
     private static final double SLACK = 0.8;
+    /** While one is in hand, the others are where they were left, but for what the body gives: what is further off is the one in hand. */
+    private static final double OTHERS_CENTS = 100;
 
     /**
      * Checks the figures.
@@ -80,14 +84,22 @@ public record Awaited(Map<Position, Double> hertz, Optional<Position> inHand) {
     /** The most likely first; a pitch belongs to the first that holds it. */
     List<Band> bands() {
         List<Band> bands = new ArrayList<>();
-        inHand.ifPresent(position -> bands.add(band(position, -EITHER_SIDE_CENTS, EITHER_SIDE_CENTS, 1)));
-        double prior = inHand.isEmpty() ? 1 : NOT_IN_HAND;
-        hertz.keySet().stream()
+        inHand.ifPresent(position -> {
+            bands.add(band(position, -EITHER_SIDE_CENTS, EITHER_SIDE_CENTS, 1));
+            bands.addAll(others(OTHERS_CENTS, NOT_IN_HAND));
+            bands.add(band(position, -SLACK_CENTS, -EITHER_SIDE_CENTS, SLACK));
+        });
+        bands.addAll(others(EITHER_SIDE_CENTS, inHand.isEmpty() ? 1 : NOT_IN_HAND));
+        return List.copyOf(bands);
+    }
+
+    /** The strings that are not in hand, each no further than so far from where it is, nor than half way to the next. */
+    private List<Band> others(double widest, double prior) {
+        return hertz.keySet().stream()
                 .filter(position -> inHand.filter(position::equals).isEmpty())
                 .sorted(Comparator.naturalOrder())
-                .forEach(position -> bands.add(band(position, -reach(position, -1), reach(position, 1), prior)));
-        inHand.ifPresent(position -> bands.add(band(position, -SLACK_CENTS, -EITHER_SIDE_CENTS, SLACK)));
-        return List.copyOf(bands);
+                .map(position -> band(position, -reach(position, -1, widest), reach(position, 1, widest), prior))
+                .toList();
     }
 
     private Band band(Position position, double lowCents, double highCents, double prior) {
@@ -96,15 +108,15 @@ public record Awaited(Map<Position, Double> hertz, Optional<Position> inHand) {
     }
 
     /** Half way to the next string, where there is one so near. */
-    private double reach(Position position, int direction) {
+    private double reach(Position position, int direction, double widest) {
         return hertz.keySet().stream()
                 .filter(other -> other != position)
                 .mapToDouble(other -> direction
                         * Cents.between(hertzOf(position), hertzOf(other)).value())
                 .filter(away -> away > 0)
-                .map(away -> Math.min(EITHER_SIDE_CENTS, away / 2))
+                .map(away -> Math.min(widest, away / 2))
                 .min()
-                .orElse(EITHER_SIDE_CENTS);
+                .orElse(widest);
     }
 
     double hertzOf(Position position) {

@@ -118,6 +118,11 @@ public record PluckedString(double pitchHz, double stiffness, double pluckedAt, 
                 Decay.usual(string.core()));
     }
 
+    /** {@return a tone to tune by, which hardly dies away and whose partials lie where those of a perfect string would} */
+    public static PluckedString steady(double pitchHz) {
+        return new PluckedString(pitchHz, 0, USUALLY_AT, new Decay(Decay.PER_SECOND.low(), 0));
+    }
+
     /** {@return the frequency of a partial, from 1, in Hz} */
     public double partialHz(int partial) {
         if (partial < 1) {

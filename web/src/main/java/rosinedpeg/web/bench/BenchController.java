@@ -42,7 +42,9 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
-import rosinedpeg.web.listen.Tuner;
+import rosinedpeg.web.listen.PitchQuestion;
+import rosinedpeg.web.listen.PitchSource;
+import rosinedpeg.web.listen.PitchSources;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
@@ -63,7 +65,7 @@ class BenchController {
     private final Instruments instruments;
     private final BenchPages pages;
     private final WorkingView workings;
-    private final Tuner tuner;
+    private final PitchSources sources;
     private final Words words;
 
     BenchController(
@@ -71,13 +73,13 @@ class BenchController {
             Instruments instruments,
             BenchPages pages,
             WorkingView workings,
-            Tuner tuner,
+            PitchSources sources,
             Words words) {
         this.benches = benches;
         this.instruments = instruments;
         this.pages = pages;
         this.workings = workings;
-        this.tuner = tuner;
+        this.sources = sources;
         this.words = words;
     }
 
@@ -228,34 +230,42 @@ class BenchController {
             @ModelAttribute("form") BenchForm form,
             BindingResult result,
             @RequestParam Position position,
-            @RequestParam(defaultValue = "false") boolean listen,
+            @RequestParam(defaultValue = "TYPED") PitchSource.Kind by,
             Model model,
             HttpServletRequest request) {
-        OptionalDouble cents = listen
-                ? heard(id, position, result)
-                : Entry.number(result, "cents", form.cents(), BenchEvent.PITCH_READING);
+        OptionalDouble cents = sources.read(
+                by,
+                new PitchQuestion(id, position, form.cents(), BenchEvent.PITCH_READING, () -> belief(id, position)),
+                result);
         return cents.isEmpty()
                 ? again(id, form, result, model, request)
                 : take(id, form, new BenchEntry.Pitch(position, cents.getAsDouble()), model, request);
     }
 
-    /** What the tuner hears of a string; what the bench believes of it goes with the question. */
-    private OptionalDouble heard(UUID id, Position position, BindingResult result) {
+    /** What the bench believes of a string. */
+    private PitchQuestion.Belief belief(UUID id, Position position) {
         BenchState state = benches.get(id).state();
         Step step = state.now().orElse(null);
         double tensionN = state.tensionsN().getOrDefault(position, 0.0);
-        double believedCents = tensionN <= 0
+        double cents = tensionN <= 0
                 ? BenchEvent.PITCH_READING.low()
                 : Cents.betweenTensions(position.in(state.plan().tensionsAfterN()), tensionN)
                         .value();
         boolean raised =
                 step != null && step.kind().raisesTension() && (step.position() == null || step.position() == position);
-        OptionalDouble heard = tuner.listen(id, position, believedCents, raised);
-        if (heard.isEmpty() || !BenchEvent.PITCH_READING.contains(heard.getAsDouble())) {
-            result.rejectValue("cents", "tuner.silent");
-            return OptionalDouble.empty();
-        }
-        return heard;
+        return new PitchQuestion.Belief(cents, raised);
+    }
+
+    /** Takes back what was read of a string last. */
+    @OpenTo(Role.PLAYER)
+    @PostMapping("/bench/{id}/pitch/back")
+    String pitchBack(
+            @PathVariable UUID id,
+            @ModelAttribute("form") BenchForm form,
+            @RequestParam Position position,
+            Model model,
+            HttpServletRequest request) {
+        return take(id, form, new BenchEntry.PitchBack(position), model, request);
     }
 
     @OpenTo(Role.PLAYER)

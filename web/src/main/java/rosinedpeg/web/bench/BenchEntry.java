@@ -59,6 +59,20 @@ public sealed interface BenchEntry {
         }
     }
 
+    /** The latest pitch of a string is taken back; the one before it stands again. */
+    record PitchBack(Position position) implements BenchEntry {
+        @Override
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
+            Long read = state.pitchSequences().get(position);
+            return read == null ? null : new BenchEvent.Undone(sequence, at, read);
+        }
+
+        @Override
+        public boolean movesTheRun() {
+            return false;
+        }
+    }
+
     /** The gap behind the bridge was read. */
     record Gap(double gapMm) implements BenchEntry {
         @Override

@@ -34,6 +34,7 @@ import rosinedpeg.web.instrument.Instrument;
  * @param owed what is left to do on it; told when the run is over
  * @param rest what is left of today's list; told when the run is over
  * @param tuner whether a tuner is beside the bench
+ * @param heard the strings as they are heard, where pitches are read
  * @param causes what may be behind the last break, while what is left of the string is taken out
  * @param round what to touch next, where pitches are read
  * @param ahead the steps that can be shown without a connection
@@ -55,6 +56,7 @@ record BenchPage(
         List<OwedWork> owed,
         Optional<DayAtBench.Rest> rest,
         boolean tuner,
+        Optional<View> heard,
         List<BreakCause> causes,
         Optional<Round> round,
         List<Ahead> ahead,

@@ -36,6 +36,7 @@ import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.InDrawer;
+import rosinedpeg.web.drawing.HeardDrawing;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.PegboxDrawing;
@@ -46,7 +47,8 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
-import rosinedpeg.web.listen.Tuner;
+import rosinedpeg.web.listen.PitchSource;
+import rosinedpeg.web.listen.PitchSources;
 import rosinedpeg.web.working.StepWorkings;
 
 /** Puts together what the bench shows of a run. */
@@ -61,7 +63,7 @@ class BenchPages {
     private final Inspections inspections;
     private final StringKinds kinds;
     private final Drawer drawer;
-    private final Tuner tuner;
+    private final PitchSources sources;
     private final DayAtBench day;
     private final Clock clock;
 
@@ -71,7 +73,7 @@ class BenchPages {
             Inspections inspections,
             StringKinds kinds,
             Drawer drawer,
-            Tuner tuner,
+            PitchSources sources,
             DayAtBench day,
             Clock clock) {
         this.instruments = instruments;
@@ -79,7 +81,7 @@ class BenchPages {
         this.inspections = inspections;
         this.kinds = kinds;
         this.drawer = drawer;
-        this.tuner = tuner;
+        this.sources = sources;
         this.day = day;
         this.clock = clock;
     }
@@ -104,7 +106,8 @@ class BenchPages {
                 looking ? Optional.of(inspections.beforehand(instrument)) : Optional.empty(),
                 state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
                 state.over() ? day.rest() : Optional.empty(),
-                tuner.there(),
+                sources.there(PitchSource.Kind.DEVICE),
+                step.filter(now -> now.readings().contains(Reading.PITCH)).map(now -> heard(run, now, instrument)),
                 causes(state),
                 step.flatMap(now -> round(run, now, instrument)),
                 ahead(state),
@@ -180,6 +183,16 @@ class BenchPages {
         }
         Tuned tuned = tuned(run, step, instrument);
         return tuned.grounds().next().map(next -> new BenchPage.Round(next, tuned.learnedFrom()));
+    }
+
+    /** The strings that are on, or come on, as they are heard. */
+    private View heard(Run run, Step step, Instrument instrument) {
+        Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
+        tuned(run, step, instrument)
+                .grounds()
+                .strings()
+                .forEach((position, string) -> diametersMm.put(position, string.diameterMm()));
+        return HeardDrawing.of(diametersMm);
     }
 
     /** {@return what tuning at a step rests on} */

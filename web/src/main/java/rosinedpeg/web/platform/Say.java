@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.load.LoadBand;
@@ -66,6 +67,16 @@ public class Say {
             case HELD -> "good";
             case LIGHT -> "watch";
             case THIN, UNHELD -> "stop";
+        };
+    }
+
+    /** {@return the style class of how a pitch is judged, the same on every screen} */
+    public String style(PitchJudgement judged) {
+        return switch (judged) {
+            case AT_PITCH -> "good";
+            case NEARLY, A_LITTLE_OVER -> "watch";
+            case STILL_RISING -> "none";
+            case TOO_HIGH -> "stop";
         };
     }
 

@@ -51,6 +51,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentEntry;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.listen.WavFile;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -396,7 +397,7 @@ class PracticeController {
         return ResponseEntity.ok()
                 .contentType(MediaType.parseMediaType("audio/wav"))
                 .cacheControl(CacheControl.noStore())
-                .body(SoundFile.wav(heard));
+                .body(WavFile.of(heard));
     }
 
     /** What is heard. */

@@ -20,7 +20,9 @@ import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.working.SettlingFigure;
 import rosinedpeg.core.working.SettlingGrounds;
 import rosinedpeg.core.working.Working;
+import rosinedpeg.web.drawing.HeardDrawing;
 import rosinedpeg.web.drawing.SettlingChart;
+import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.Constraint;
@@ -38,7 +40,7 @@ import rosinedpeg.web.working.WorkingView;
 @Controller
 class SettlingController {
 
-    private static final Range READING = new Range(-400, 50, Unit.CENT);
+    static final Range READING = new Range(-400, 50, Unit.CENT);
 
     private final Settlings settlings;
     private final Occasions occasions;
@@ -110,6 +112,16 @@ class SettlingController {
         return "redirect:/settling/" + fittedId;
     }
 
+    /** Takes a reading back. */
+    @OpenTo(Role.PLAYER)
+    @PostMapping("/settling/{fittedId}/readings/{readingId}/back")
+    String takeBack(@PathVariable UUID fittedId, @PathVariable UUID readingId, RedirectAttributes redirect) {
+        settlings.get(fittedId);
+        settlings.takeBack(fittedId, readingId);
+        redirect.addFlashAttribute("notice", "settling.takenBack");
+        return "redirect:/settling/" + fittedId;
+    }
+
     /**
      * Shows how a figure of a settling string came about.
      *
@@ -141,6 +153,7 @@ class SettlingController {
         Page.lay(
                 new OnePage(
                         string,
+                        HeardDrawing.of(settlings.diametersMm(string)),
                         occasions.toCome(string.instrument().id()),
                         chart(string, 760, 330),
                         chart(string, 380, 250),
@@ -179,6 +192,7 @@ class SettlingController {
      * A settling string.
      *
      * @param string the string
+     * @param heard the strings of its instrument as they are heard
      * @param occasions what it may have to hold for
      * @param chart what it is expected to lose
      * @param narrowChart the same for a phone
@@ -186,6 +200,7 @@ class SettlingController {
      */
     record OnePage(
             SettlingString string,
+            View heard,
             List<Occasion> occasions,
             SettlingChart chart,
             SettlingChart narrowChart,

@@ -5,12 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
-import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
 
-/** A reading of a settling string. It never changes. */
+/** A reading of a settling string. It never changes, but that it may be taken back. */
 @Entity
-@Immutable
 @Table(name = "settling_reading")
 class SettlingReadingEntity {
 
@@ -27,6 +26,8 @@ class SettlingReadingEntity {
     private boolean retuned;
     private Instant recordedAt;
     private String recordedBy;
+    private @Nullable Instant takenBackAt;
+    private @Nullable String takenBackBy;
 
     protected SettlingReadingEntity() {}
 
@@ -46,6 +47,16 @@ class SettlingReadingEntity {
         this.retuned = retuned;
         this.recordedAt = recordedAt;
         this.recordedBy = recordedBy;
+    }
+
+    UUID id() {
+        return id;
+    }
+
+    /** It counts no more. */
+    void takeBack(Instant at, String by) {
+        takenBackAt = at;
+        takenBackBy = by;
     }
 
     UUID fittedStringId() {

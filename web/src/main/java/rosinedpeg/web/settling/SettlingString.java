@@ -113,6 +113,7 @@ public record SettlingString(
     /**
      * A reading.
      *
+     * @param id its id
      * @param at when it was taken
      * @param hours since the string came to pitch
      * @param cents from pitch as it was found, negative for flat
@@ -122,6 +123,7 @@ public record SettlingString(
      * @param sinking how it was judged when it came
      */
     public record Reading(
+            UUID id,
             Instant at,
             double hours,
             double cents,

@@ -5,6 +5,7 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.settling.Steadiness;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.web.instrument.InstrumentBroughtBack;
 import rosinedpeg.web.instrument.InstrumentRetired;
@@ -137,6 +139,16 @@ public class Settlings {
         kept.deleteById(string.fittedId());
     }
 
+    /** {@return how thick the strings are of the instrument that has a string on} */
+    Map<Position, Double> diametersMm(SettlingString string) {
+        Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
+        string.instrument()
+                .strings()
+                .forEach(
+                        one -> diametersMm.put(one.position(), one.kind().spec().diameterMm()));
+        return diametersMm;
+    }
+
     /**
      * One string, settling or settled.
      *
@@ -170,6 +182,18 @@ public class Settlings {
         events.publishEvent(new StringRead(get(fittedId).instrument().id(), fittedId));
     }
 
+    /** Takes a reading back; one that was taken back already, or is of another string, changes nothing. */
+    @Transactional
+    public void takeBack(UUID fittedId, UUID readingId) {
+        readings.findByIdAndFittedStringIdAndTakenBackAtIsNull(readingId, fittedId)
+                .ifPresent(reading -> {
+                    reading.takeBack(clock.instant(), CurrentWorkshop.recordedBy());
+                    kept.open(fittedId);
+                    events.publishEvent(
+                            new StringRead(get(fittedId).instrument().id(), fittedId));
+                });
+    }
+
     private static List<SettlingString> strings(Collection<Standing> instruments) {
         List<SettlingString> strings = new ArrayList<>();
         for (Standing instrument : instruments) {
@@ -193,7 +217,7 @@ public class Settlings {
 
     private List<SettlingString> withReadings(List<SettlingString> strings) {
         Map<UUID, List<SettlingReadingEntity>> read = readings
-                .findByFittedStringIdInOrderByReadAtAscRecordedAtAsc(
+                .findByFittedStringIdInAndTakenBackAtIsNullOrderByReadAtAscRecordedAtAsc(
                         strings.stream().map(SettlingString::fittedId).toList())
                 .stream()
                 .collect(Collectors.groupingBy(SettlingReadingEntity::fittedStringId));
@@ -216,6 +240,7 @@ public class Settlings {
         List<SettlingString.Reading> readings = new ArrayList<>();
         for (int i = 0; i < read.size(); i++) {
             readings.add(new SettlingString.Reading(
+                    entities.get(i).id(),
                     entities.get(i).readAt(),
                     read.get(i).hours(),
                     read.get(i).cents(),

@@ -3,7 +3,7 @@
  * keeps until when each does, so that a page can ask for those that still do.
  */
 @org.springframework.modulith.ApplicationModule(
-        allowedDependencies = {"platform", "instrument", "kinds", "occasions", "drawing", "working"})
+        allowedDependencies = {"platform", "instrument", "kinds", "occasions", "drawing", "working", "listen"})
 @NullMarked
 package rosinedpeg.web.settling;
 

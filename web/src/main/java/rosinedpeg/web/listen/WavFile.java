@@ -1,4 +1,4 @@
-package rosinedpeg.web.practice;
+package rosinedpeg.web.listen;
 
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
@@ -13,17 +13,17 @@ import javax.sound.sampled.AudioSystem;
 import rosinedpeg.core.tone.PluckedString;
 
 /** Writes values as a sound that browsers play. */
-final class SoundFile {
+public final class WavFile {
 
     private static final int BITS = 16;
     private static final int BYTES = BITS / Byte.SIZE;
     /** Nobody starts in the chair. */
     private static final int LOUDEST = Short.MAX_VALUE * 3 / 5;
 
-    private SoundFile() {}
+    private WavFile() {}
 
     /** {@return values between −1 and 1 as a WAV file, one channel} */
-    static byte[] wav(double[] values) {
+    public static byte[] of(double[] values) {
         ByteBuffer samples = ByteBuffer.allocate(values.length * BYTES).order(ByteOrder.LITTLE_ENDIAN);
         for (double value : values) {
             samples.putShort((short) Math.round(Math.max(-1, Math.min(1, value)) * LOUDEST));

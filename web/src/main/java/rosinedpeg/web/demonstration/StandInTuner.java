@@ -1,4 +1,4 @@
-package rosinedpeg.web.listen;
+package rosinedpeg.web.demonstration;
 
 import static java.util.Objects.requireNonNull;
 
@@ -20,6 +20,7 @@ import org.springframework.beans.factory.DisposableBean;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.listen.PitchDevice;
 
 /**
  * Stands in for a tuner in the demonstration, with a small HTTP feed of its own on loopback. It plays somebody with good hands:
@@ -28,7 +29,7 @@ import rosinedpeg.core.strings.Position;
  */
 @Component
 @ConditionalOnBooleanProperty("peg.demo")
-class StandInTuner implements DisposableBean {
+class StandInTuner implements PitchDevice, DisposableBean {
 
     /** What is left of the way to pitch after each turn of the peg. */
     private static final double LEFT_OF_THE_WAY = 0.3;
@@ -48,7 +49,8 @@ class StandInTuner implements DisposableBean {
         server.start();
     }
 
-    URI address() {
+    @Override
+    public URI address() {
         return URI.create("http://127.0.0.1:" + server.getAddress().getPort() + "/reading");
     }
 

@@ -1,0 +1,247 @@
+package rosinedpeg.web;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.springframework.beans.factory.annotation.Autowired;
+import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.platform.CurrentWorkshop;
+
+/** The bench hears the strings, through a browser whose microphone plays what was made up. */
+class HearingIT extends InBrowser {
+
+    private static final List<Double> VIOLIN_HERTZ = List.of(659.26, 440.0, 293.66, 196.0);
+
+    @TempDir
+    Path folder;
+
+    @Autowired
+    Benches benches;
+
+    private Browser hearing;
+
+    @AfterEach
+    void closeHearing() {
+        if (hearing != null) {
+            List<String> complaints = List.copyOf(hearing.complaints());
+            hearing.close();
+            assertThat(complaints).as("said in the console").isEmpty();
+        }
+    }
+
+    private void hears(MadeUpSound sound) throws Exception {
+        hearing = Browser.hearing(sound.write(folder.resolve("heard.wav")));
+    }
+
+    private Page open(String signIn) {
+        Page page = hearing.open(address(), 1280, 800);
+        Browser.signIn(page, signIn);
+        return page;
+    }
+
+    private UUID ours(String name) {
+        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> violin(name));
+    }
+
+    private BenchState state(UUID run) {
+        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> benches.get(run))
+                .state();
+    }
+
+    /** A run of the strings of a violin, at its first step at which pitches are read. */
+    private static UUID toFirstPitch(Page page, UUID violin, String... strings) {
+        page.navigate("/instruments/" + violin + "/plan?strings=" + String.join("&strings=", strings));
+        toTheBench(page);
+        while (page.locator(".hearing").count() == 0) {
+            pedal(page);
+        }
+        return UUID.fromString(page.url().replaceAll(".*/bench/([0-9a-f-]+).*", "$1"));
+    }
+
+    /** Every string comes up within seconds; those that are off are never plucked, and what sounds goes round and round. */
+    @Test
+    void aWholeSetIsTunedByEar() throws Exception {
+        MadeUpSound sound = new MadeUpSound();
+        for (double hertz : VIOLIN_HERTZ) {
+            sound.rest(0.3)
+                    .string(hertz * Math.pow(2, -30 / 1200.0), 0.6, false)
+                    .rest(0.2)
+                    .string(hertz, 2.5, true);
+        }
+        hears(sound);
+        Page page = open("bench");
+        UUID run = toFirstPitch(page, ours("Heard violin"), "I", "II", "III", "IV");
+        page.keyboard().press("m");
+        assertThat(page.locator(".ears-hears")).isVisible();
+        page.locator("[data-wish]").check();
+        int heard = 0;
+        while (page.locator(".bench-buttons [data-key=next]").count() > 0) {
+            if (page.locator(".hearing").count() > 0
+                    && page.locator("#bench [role=alert].notice").count() == 0) {
+                String here = heading(page).textContent();
+                assertThat(heading(page))
+                        .not()
+                        .hasText(here, new LocatorAssertions.HasTextOptions().setTimeout(60_000));
+                heard++;
+            } else {
+                pedal(page);
+            }
+        }
+        assertThat(state(run).finished()).isTrue();
+        assertThat(heard).isGreaterThanOrEqualTo(5);
+        assertThat(state(run).pitchCents()).containsOnlyKeys(Position.I, Position.II, Position.III, Position.IV);
+        assertThat(state(run).pitchCents().values())
+                .allSatisfy(cents -> assertThat(cents).isCloseTo(0, within(3.0)));
+        assertThat(page.locator(".ears-says")).containsText("over");
+    }
+
+    /** Noise is no string: it says so, records nothing, and what is typed is taken as ever. What was read is taken back. */
+    @Test
+    void inNoiseItIsNotSure() throws Exception {
+        hears(new MadeUpSound().noise(4));
+        Page page = open("bench");
+        UUID run = toFirstPitch(page, ours("Noisy violin"), "II");
+        long before = state(run).lastSequence();
+        page.locator(".hearing-start [data-ears]").click();
+        assertThat(page.locator("[data-heard=says]")).containsText("Not sure");
+        page.waitForTimeout(2500);
+        assertThat(state(run).lastSequence()).isEqualTo(before);
+        page.keyboard().press("2");
+        page.keyboard().type("-35");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#read-II")).containsText("nearly");
+        assertThat(page.locator("[data-heard=says]")).containsText("Not sure");
+        page.locator("#read-II button").click();
+        assertThat(page.locator("#read-II")).not().containsText("nearly");
+        assertThat(state(run).pitchCents()).doesNotContainKey(Position.II);
+        Browser.assertAccessible(page);
+        page.locator("#ears [data-stop]").click();
+        assertThat(page.locator("#ears")).isHidden();
+    }
+
+    @Test
+    void aWrongStringIsToldAndNotRecorded() throws Exception {
+        hears(new MadeUpSound().rest(0.4).string(VIOLIN_HERTZ.get(2), 1.5, false));
+        Page page = open("bench");
+        UUID run = toFirstPitch(page, ours("Wrong violin"), "II");
+        page.keyboard().press("m");
+        assertThat(page.locator("[data-heard=note]")).hasText("That was III, not II. Nothing was recorded.");
+        assertThat(state(run).pitchCents()).doesNotContainKey(Position.III);
+    }
+
+    /** Nobody gave leave: it says why, and everything is as it was. */
+    @Test
+    void withoutLeaveItSaysSo() {
+        Page page = signedIn("bench", 1280);
+        toFirstPitch(page, ours("Deaf violin"), "II");
+        page.keyboard().press("m");
+        assertThat(page.locator(".ears-says")).containsText("does not let this page use the microphone");
+        assertThat(page.locator("#ears [data-again]")).isVisible();
+        page.keyboard().press("2");
+        page.keyboard().type("-35");
+        page.keyboard().press("Enter");
+        assertThat(page.locator("#read-II")).containsText("nearly");
+    }
+
+    /** A page that cannot be seen does not listen; seen again it goes on. Of two devices one listens, and the other sees what it hears. */
+    @Test
+    void oneDeviceListensAndOnlyWhileItIsSeen() throws Exception {
+        hears(new MadeUpSound().rest(0.4).string(VIOLIN_HERTZ.get(1) * Math.pow(2, -20 / 1200.0), 1.5, false));
+        Page first = open("bench");
+        UUID run = toFirstPitch(first, ours("Shared violin"), "II");
+        first.keyboard().press("m");
+        assertThat(first.locator("#read-II")).containsText("nearly, −20");
+
+        Page second = open("pit");
+        second.navigate("/bench/" + run);
+        assertThat(second.locator("#read-II")).containsText("nearly, −20");
+        second.keyboard().press("m");
+        assertThat(second.locator(".ears-says")).hasText("Another device listens to this run.");
+        second.locator("[data-instead]").click();
+        assertThat(second.locator(".ears-hears")).isVisible();
+        assertThat(first.locator(".ears-says")).hasText("Another device listens to this run.");
+
+        see(second, false);
+        assertThat(second.locator(".ears-says")).containsText("while this page is hidden");
+        assertThat(second.locator(".ears-hears")).isHidden();
+        see(second, true);
+        assertThat(second.locator(".ears-hears")).isVisible();
+        assertThat(second.locator("[data-heard=string]")).hasText("II");
+    }
+
+    /** A string that settles: the first pluck is a reading, the next only help to tune it; a wrong reading is taken back. */
+    @Test
+    void aPluckIsAReadingOfAStringThatSettles() throws Exception {
+        UUID fitted = database.sql("select s.fitted_string_id from settling_string s join fitted_string f"
+                        + " on f.id = s.fitted_string_id join instrument i on i.id = f.instrument_id"
+                        + " where i.family = 'VIOLIN' and f.position = 'II' and s.steady_at > now()"
+                        + " and s.workshop_id = ? limit 1")
+                .param(account("bench").workshopId())
+                .query(UUID.class)
+                .single();
+        double a = database.sql("select i.reference_a_hz from instrument i join fitted_string f"
+                        + " on f.instrument_id = i.id where f.id = ?")
+                .param(fitted)
+                .query(Double.class)
+                .single();
+        hears(new MadeUpSound()
+                .rest(0.4)
+                .string(a * Math.pow(2, -17 / 1200.0), 1.2, false)
+                .rest(0.3)
+                .string(a, 1.2, false));
+        Page page = open("pit");
+        page.navigate("/settling/" + fitted);
+        Locator readings = page.locator("#readings tbody tr");
+        int before = readings.count();
+        page.keyboard().press("m");
+        assertThat(readings).hasCount(before + 1);
+        assertThat(page.locator("[data-heard=note]")).hasText("String II: at pitch.");
+        assertThat(readings).hasCount(before + 1);
+        assertThat(readings.last()).containsText("−17");
+        assertThat(readings.last()).containsText("and tuned");
+        readings.last().locator("button").click();
+        assertThat(readings).hasCount(before);
+        assertThat(database.sql(
+                                "select count(*) from settling_reading where fitted_string_id = ? and taken_back_by = 'Pit 1'")
+                        .param(fitted)
+                        .query(Long.class)
+                        .single())
+                .isEqualTo(1);
+    }
+
+    private static void see(Page page, boolean seen) {
+        page.evaluate(
+                "hidden => { Object.defineProperty(document, 'hidden', { value: hidden, configurable: true });"
+                        + " document.dispatchEvent(new Event('visibilitychange')); }",
+                !seen);
+    }
+
+    /** By itself, on a narrow screen, for any violin and for one of the rack. */
+    @Test
+    void listensByItself() throws Exception {
+        hears(new MadeUpSound().rest(0.4).string(VIOLIN_HERTZ.get(3) * Math.pow(2, 14 / 1200.0), 1.5, false));
+        Page page = hearing.open(address(), 390, 844);
+        Browser.signIn(page, "pit");
+        page.navigate("/listen?fifths=TEMPERED");
+        page.locator(".hearing-start [data-ears]").click();
+        Locator note = page.locator("[data-heard=note]");
+        assertThat(note).hasText("String IV: 14 cents sharp.");
+        Browser.assertFits(page);
+        Browser.assertAccessible(page);
+        page.navigate("/listen?instrument=Pit 1 violin&fifths=PURE");
+        page.keyboard().press("m");
+        assertThat(note).containsText("String IV: 20 cents sharp.");
+    }
+}
