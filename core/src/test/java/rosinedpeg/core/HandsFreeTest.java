@@ -112,6 +112,16 @@ class HandsFreeTest {
         assertThat(sounds(Position.II, 3, 0.4, since -> -2.0)).doesNotContain(new Notice.Holds(Position.II));
     }
 
+    /** A new string is left a little over its pitch; where all are tuned together none is. */
+    @Test
+    void holdsALittleOverWhileItIsInHand() {
+        assertThat(sounds(Position.II, 3, 0.4, since -> 12.0)).contains(new Notice.Holds(Position.II));
+        rests(1);
+        assertThat(sounds(Position.II, 3, 0.4, since -> 12 + since * 6)).doesNotContain(new Notice.Holds(Position.II));
+        minds = new HandsFree(Optional.empty(), Map.of());
+        assertThat(sounds(Position.II, 3, 0.4, since -> 12.0)).doesNotContain(new Notice.Holds(Position.II));
+    }
+
     @Test
     void doesNotHoldThroughARestOrAwayFromItsPitch() {
         sounds(Position.II, 1.5, 0.4, since -> 0.0);

@@ -71,7 +71,7 @@ const FOLLOW_EVERY = 1400;
 let asking = false;
 
 function busy() {
-  const typed = [...(bench()?.querySelectorAll("input:not([type=hidden], [type=radio]), textarea") ?? [])];
+  const typed = [...(bench()?.querySelectorAll("input:not([type=hidden], [type=radio], [type=checkbox]), textarea") ?? [])];
   const open = document.querySelector("dialog[open]");
   return asking || kept().length > 0 || document.hidden || open || typed.some((field) => field.value);
 }

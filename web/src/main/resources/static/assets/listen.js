@@ -20,7 +20,8 @@ const why = (name) => ears().querySelector("template").content.querySelector(`[d
 
 function say(name) {
   const bar = ears();
-  bar.hidden = !name && !listening;
+  // A panel that hears says so itself.
+  bar.hidden = !name && (!listening || Boolean(document.querySelector(".hearing")));
   bar.querySelector(".ears-hears").hidden = !listening;
   bar.querySelector(".ears-says").textContent = name ? (why(name) ?? why("failed")) : "";
   bar.querySelector("[data-instead]").hidden = name !== "elsewhere";
@@ -65,7 +66,10 @@ function connect(here) {
   here.pieces.port.onmessage = ({ data }) => {
     if (here.socket.readyState === WebSocket.OPEN && here.socket.bufferedAmount < MOST_WAITING_BYTES) here.socket.send(data);
   };
-  here.socket.onopen = () => say("");
+  here.socket.onopen = () => {
+    say("");
+    tellWish();
+  };
   here.socket.onmessage = ({ data }) => take(JSON.parse(data));
   here.socket.onclose = ({ reason }) => {
     if (listening !== here) return;
@@ -74,6 +78,10 @@ function connect(here) {
     pause("lost");
     setTimeout(() => wanted && !listening && !document.hidden && start(), AGAIN_AFTER_MS);
   };
+}
+
+function tellWish() {
+  if (listening?.socket?.readyState === WebSocket.OPEN) listening.socket.send(wished() ? "WISHED" : "NOT_WISHED");
 }
 
 function letGo(here) {
@@ -146,8 +154,10 @@ function show() {
       held.style.strokeDasharray = `${held.classList.contains(`at-${last?.string}`) ? last.held : 0} 100`;
     }
   }
-  const says = ears()?.querySelector(".ears-says");
-  if (listening && says && last) says.textContent = note;
+  if (listening && last && ears()) {
+    ears().hidden = Boolean(document.querySelector(".hearing"));
+    ears().querySelector(".ears-says").textContent = note;
+  }
 }
 
 document.addEventListener("click", (event) => {
@@ -163,7 +173,7 @@ document.addEventListener("click", (event) => {
 document.addEventListener("change", (event) => {
   if (!event.target.matches("[data-wish]")) return;
   localStorage.setItem(wish().wish, event.target.checked);
-  if (listening?.socket?.readyState === WebSocket.OPEN) listening.socket.send(event.target.checked ? "WISHED" : "NOT_WISHED");
+  tellWish();
 });
 
 document.addEventListener("keydown", (event) => {

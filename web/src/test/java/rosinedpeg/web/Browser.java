@@ -48,6 +48,11 @@ final class Browser implements AutoCloseable {
                                 Stream.concat(ARGUMENTS.stream(), more.stream()).toList()));
     }
 
+    /** {@return a browser that has a microphone and lets nobody use it} */
+    static Browser refusing() {
+        return new Browser(List.of("--use-fake-device-for-media-stream", "--deny-permission-prompts"));
+    }
+
     /** {@return a browser whose microphone hears a sound, from its beginning each time, over and over} */
     static Browser hearing(Path wav) {
         return new Browser(List.of(

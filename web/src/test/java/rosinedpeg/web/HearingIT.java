@@ -8,15 +8,23 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import java.nio.file.Path;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import rosinedpeg.core.bench.BenchState;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.bench.BenchEntry;
 import rosinedpeg.web.bench.Benches;
+import rosinedpeg.web.bench.Press;
+import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.platform.CurrentWorkshop;
 
 /** The bench hears the strings, through a browser whose microphone plays what was made up. */
@@ -60,14 +68,30 @@ class HearingIT extends InBrowser {
                 .state();
     }
 
-    /** A run of the strings of a violin, at its first step at which pitches are read. */
-    private static UUID toFirstPitch(Page page, UUID violin, String... strings) {
+    /** A run of some strings of a violin, from its first step on. */
+    private static UUID toTheBench(Page page, UUID violin, String... strings) {
         page.navigate("/instruments/" + violin + "/plan?strings=" + String.join("&strings=", strings));
         toTheBench(page);
-        while (page.locator(".hearing").count() == 0) {
-            pedal(page);
-        }
         return UUID.fromString(page.url().replaceAll(".*/bench/([0-9a-f-]+).*", "$1"));
+    }
+
+    /** The same, where II is brought up. */
+    private UUID toBringUp(Page page, UUID violin) {
+        UUID run = toTheBench(page, violin, "II");
+        CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> {
+            while (benches.get(run).state().now().orElseThrow().kind() != StepKind.BRING_UP) {
+                BenchState state = benches.get(run).state();
+                benches.record(
+                        run,
+                        Press.now(UUID.randomUUID(), state.lastSequence()),
+                        state.heldByBridge()
+                                ? new BenchEntry.Gap(0.2)
+                                : new BenchEntry.Done(state.now().orElseThrow().index()));
+            }
+            return run;
+        });
+        page.navigate("/bench/" + run);
+        return run;
     }
 
     /** Every string comes up within seconds; those that are off are never plucked, and what sounds goes round and round. */
@@ -82,15 +106,20 @@ class HearingIT extends InBrowser {
         }
         hears(sound);
         Page page = open("bench");
-        UUID run = toFirstPitch(page, ours("Heard violin"), "I", "II", "III", "IV");
-        page.keyboard().press("m");
-        assertThat(page.locator(".ears-hears")).isVisible();
-        page.locator("[data-wish]").check();
+        UUID run = toTheBench(page, ours("Heard violin"), "I", "II", "III", "IV");
         int heard = 0;
         while (page.locator(".bench-buttons [data-key=next]").count() > 0) {
-            if (page.locator(".hearing").count() > 0
-                    && page.locator("#bench [role=alert].notice").count() == 0) {
+            if (page.locator(".hearing").count() > 0) {
                 String here = heading(page).textContent();
+                if (heard == 0) {
+                    page.keyboard().press("m");
+                    page.locator("[data-wish]").check();
+                }
+                if (page.locator("#gap").count() > 0) {
+                    page.locator("#gap").fill("0.2");
+                    page.keyboard().press("Enter");
+                    assertThat(page.locator("#read-gap")).containsText("leans");
+                }
                 assertThat(heading(page))
                         .not()
                         .hasText(here, new LocatorAssertions.HasTextOptions().setTimeout(60_000));
@@ -112,7 +141,7 @@ class HearingIT extends InBrowser {
     void inNoiseItIsNotSure() throws Exception {
         hears(new MadeUpSound().noise(4));
         Page page = open("bench");
-        UUID run = toFirstPitch(page, ours("Noisy violin"), "II");
+        UUID run = toBringUp(page, ours("Noisy violin"));
         long before = state(run).lastSequence();
         page.locator(".hearing-start [data-ears]").click();
         assertThat(page.locator("[data-heard=says]")).containsText("Not sure");
@@ -127,27 +156,32 @@ class HearingIT extends InBrowser {
         assertThat(page.locator("#read-II")).not().containsText("nearly");
         assertThat(state(run).pitchCents()).doesNotContainKey(Position.II);
         Browser.assertAccessible(page);
-        page.locator("#ears [data-stop]").click();
-        assertThat(page.locator("#ears")).isHidden();
+        page.locator(".hearing-goes [data-ears]").click();
+        assertThat(page.locator(".hearing-now")).isHidden();
     }
 
     @Test
     void aWrongStringIsToldAndNotRecorded() throws Exception {
         hears(new MadeUpSound().rest(0.4).string(VIOLIN_HERTZ.get(2), 1.5, false));
         Page page = open("bench");
-        UUID run = toFirstPitch(page, ours("Wrong violin"), "II");
+        UUID run = toBringUp(page, ours("Wrong violin"));
         page.keyboard().press("m");
         assertThat(page.locator("[data-heard=note]")).hasText("That was III, not II. Nothing was recorded.");
         assertThat(state(run).pitchCents()).doesNotContainKey(Position.III);
     }
 
-    /** Nobody gave leave: it says why, and everything is as it was. */
-    @Test
-    void withoutLeaveItSaysSo() {
+    /** No microphone, or no leave to use it: it says which, and everything is as it was. */
+    @ParameterizedTest
+    @CsvSource({"false, has no microphone", "true, does not let this page use the microphone"})
+    void withoutAMicrophoneItSaysWhy(boolean there, String why) {
         Page page = signedIn("bench", 1280);
-        toFirstPitch(page, ours("Deaf violin"), "II");
+        if (there) {
+            hearing = Browser.refusing();
+            page = open("bench");
+        }
+        toBringUp(page, ours("Deaf violin"));
         page.keyboard().press("m");
-        assertThat(page.locator(".ears-says")).containsText("does not let this page use the microphone");
+        assertThat(page.locator(".ears-says")).containsText(why);
         assertThat(page.locator("#ears [data-again]")).isVisible();
         page.keyboard().press("2");
         page.keyboard().type("-35");
@@ -160,7 +194,7 @@ class HearingIT extends InBrowser {
     void oneDeviceListensAndOnlyWhileItIsSeen() throws Exception {
         hears(new MadeUpSound().rest(0.4).string(VIOLIN_HERTZ.get(1) * Math.pow(2, -20 / 1200.0), 1.5, false));
         Page first = open("bench");
-        UUID run = toFirstPitch(first, ours("Shared violin"), "II");
+        UUID run = toBringUp(first, ours("Shared violin"));
         first.keyboard().press("m");
         assertThat(first.locator("#read-II")).containsText("nearly, −20");
 
@@ -170,32 +204,37 @@ class HearingIT extends InBrowser {
         second.keyboard().press("m");
         assertThat(second.locator(".ears-says")).hasText("Another device listens to this run.");
         second.locator("[data-instead]").click();
-        assertThat(second.locator(".ears-hears")).isVisible();
+        assertThat(second.locator(".hearing-now")).isVisible();
         assertThat(first.locator(".ears-says")).hasText("Another device listens to this run.");
 
         see(second, false);
         assertThat(second.locator(".ears-says")).containsText("while this page is hidden");
-        assertThat(second.locator(".ears-hears")).isHidden();
+        assertThat(second.locator(".hearing-now")).isHidden();
         see(second, true);
-        assertThat(second.locator(".ears-hears")).isVisible();
+        assertThat(second.locator(".hearing-now")).isVisible();
         assertThat(second.locator("[data-heard=string]")).hasText("II");
     }
 
     /** A string that settles: the first pluck is a reading, the next only help to tune it; a wrong reading is taken back. */
     @Test
     void aPluckIsAReadingOfAStringThatSettles() throws Exception {
-        UUID fitted = database.sql("select s.fitted_string_id from settling_string s join fitted_string f"
-                        + " on f.id = s.fitted_string_id join instrument i on i.id = f.instrument_id"
-                        + " where i.family = 'VIOLIN' and f.position = 'II' and s.steady_at > now()"
-                        + " and s.workshop_id = ? limit 1")
-                .param(account("bench").workshopId())
-                .query(UUID.class)
-                .single();
-        double a = database.sql("select i.reference_a_hz from instrument i join fitted_string f"
-                        + " on f.instrument_id = i.id where f.id = ?")
-                .param(fitted)
-                .query(Double.class)
-                .single();
+        UUID violin = ours("Settling violin");
+        UUID fitted = CurrentWorkshop.in(
+                account("bench").workshopId(),
+                "Test",
+                () -> instruments.fit(
+                        violin,
+                        Position.II,
+                        instruments
+                                .get(violin)
+                                .string(Position.II)
+                                .orElseThrow()
+                                .kind()
+                                .id(),
+                        Instant.now().minus(1, ChronoUnit.DAYS),
+                        Before.NOTHING,
+                        false));
+        double a = 440;
         hears(new MadeUpSound()
                 .rest(0.4)
                 .string(a * Math.pow(2, -17 / 1200.0), 1.2, false)
@@ -242,6 +281,6 @@ class HearingIT extends InBrowser {
         Browser.assertAccessible(page);
         page.navigate("/listen?instrument=Pit 1 violin&fifths=PURE");
         page.keyboard().press("m");
-        assertThat(note).containsText("String IV: 20 cents sharp.");
+        assertThat(note).containsText("String IV: 10 cents sharp.");
     }
 }

@@ -136,7 +136,7 @@ class TenListeningIT extends RunningApplication {
             long due = begun + (piece + 1) * PIECE * NANOS / MadeUpSound.RATE;
             Thread.sleep(Math.max(0, (due - System.nanoTime()) / 1_000_000));
             sent.set(piece, System.nanoTime());
-            socket.sendBinary(bytes.flip(), true).join();
+            socket.sendBinary(bytes.flip().order(ByteOrder.BIG_ENDIAN), true).join();
         }
         socket.sendClose(WebSocket.NORMAL_CLOSURE, "").join();
         return new ArrayList<>(millis);

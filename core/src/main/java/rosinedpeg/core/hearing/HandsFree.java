@@ -20,8 +20,8 @@ import rosinedpeg.core.strings.Position;
  *
  * <p>A pluck is read once, as soon as its pitch stands: by then it has sounded a third of a second, and its readings lie within a few cents.
  * Under a bow there is one long pluck; it is read again when the string has been moved and stands again. A string holds its pitch when it
- * has been heard within {@link PitchJudgement#TOLERANCE_CENTS} for two seconds together, pauses for breath or another pluck not counted, and
- * nowhere else meanwhile. The times and widths are defaults of our own.
+ * has been heard there for two seconds together, pauses for breath or another pluck not counted, and nowhere else meanwhile: within {@link
+ * PitchJudgement#TOLERANCE_CENTS}, or where it is the one in hand also a little over, as new strings are left. The times and widths are defaults of our own.
  *
  * <p>It belongs to one thread, as an {@link Ear} does.
  */
@@ -56,6 +56,7 @@ public final class HandsFree {
     private double pluckedAt = Double.NEGATIVE_INFINITY;
     private @Nullable Double readCents;
     private @Nullable Position holding;
+    private double heldCents;
     private double heldSeconds;
     private double lastHeldAt;
 
@@ -201,14 +202,17 @@ public final class HandsFree {
     }
 
     private void hold(Hearing.Heard heard, List<Notice> notices) {
-        if (PitchJudgement.of(heard.cents().value()) != PitchJudgement.AT_PITCH) {
+        double cents = heard.cents().value();
+        if (!mayHold(cents)) {
             holding = null;
             heldSeconds = 0;
             return;
         }
         double since = heard.atSeconds() - lastHeldAt;
-        if (holding != heard.string() || since > PAUSE_SECONDS) {
+        boolean moved = Math.abs(cents - heldCents) > PitchJudgement.TOLERANCE_CENTS;
+        if (holding != heard.string() || since > PAUSE_SECONDS || moved) {
             holding = heard.string();
+            heldCents = cents;
             heldSeconds = 0;
         } else if (since <= CONTINUES_SECONDS) {
             boolean before = heldSeconds >= HOLDS_SECONDS;
@@ -218,6 +222,12 @@ public final class HandsFree {
             }
         }
         lastHeldAt = heard.atSeconds();
+    }
+
+    /** A new string may be left a little over its pitch. */
+    private boolean mayHold(double cents) {
+        PitchJudgement judged = PitchJudgement.of(cents);
+        return judged == PitchJudgement.AT_PITCH || judged == PitchJudgement.A_LITTLE_OVER && inHand.isPresent();
     }
 
     private Optional<Warning> warning(Hearing.Heard heard) {

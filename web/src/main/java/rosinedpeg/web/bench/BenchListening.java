@@ -116,6 +116,12 @@ class BenchListening implements Listened {
                     + only.map(Position::number).orElse(0);
         }
 
+        /** Whether the step is about the bridge too, and nobody has read yet how it stands. */
+        boolean wantsGap() {
+            return step.readings().contains(Reading.GAP)
+                    && run.state().looks().stream().noneMatch(look -> look.step() == step.index());
+        }
+
         double openHz(Position position) {
             SetUp setUp = grounds.setUp();
             return setUp.openString(position).frequencyHz(setUp.referenceA());
@@ -300,6 +306,9 @@ class BenchListening implements Listened {
             boolean done = at.step().position() == null
                     ? at.grounds().next().isEmpty() && unheard(at).isEmpty()
                     : at.step().position() == string;
+            if (done && at.wantsGap()) {
+                return new Said(words.say("listen.gapFirst"), false);
+            }
             if (!done
                     || benches.record(
                                     run, press(), new BenchEntry.Done(at.step().index()))

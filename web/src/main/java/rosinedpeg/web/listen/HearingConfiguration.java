@@ -1,6 +1,9 @@
 package rosinedpeg.web.listen;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
@@ -8,8 +11,10 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.server.ServerHttpRequest;
 import org.springframework.http.server.ServerHttpResponse;
+import org.springframework.http.server.ServletServerHttpRequest;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.socket.WebSocketHandler;
+import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.config.annotation.EnableWebSocket;
 import org.springframework.web.socket.config.annotation.WebSocketConfigurer;
 import org.springframework.web.socket.config.annotation.WebSocketHandlerRegistry;
@@ -28,6 +33,7 @@ class HearingConfiguration implements WebSocketConfigurer {
 
     private static final Duration SILENT_AFTER = Duration.ofSeconds(15);
     private static final int WORDS_BYTES = 64;
+    private static final String ASKED = "asked";
 
     private final HearingSocket socket;
 
@@ -40,6 +46,12 @@ class HearingConfiguration implements WebSocketConfigurer {
         HttpSessionHandshakeInterceptor known = new HttpSessionHandshakeInterceptor();
         known.setCopyAllAttributes(false);
         registry.addHandler(socket, "/hear/*/*").addInterceptors(new OnlySignedIn(), known);
+    }
+
+    /** {@return what the address of a socket said} */
+    @SuppressWarnings("unchecked")
+    static Map<String, String> asked(WebSocketSession socket) {
+        return (Map<String, String>) requireNonNull(socket.getAttributes().get(ASKED));
     }
 
     @Bean
@@ -65,6 +77,12 @@ class HearingConfiguration implements WebSocketConfigurer {
             if (!known) {
                 response.setStatusCode(HttpStatus.FORBIDDEN);
             }
+            Map<String, String> asked = new HashMap<>();
+            ((ServletServerHttpRequest) request)
+                    .getServletRequest()
+                    .getParameterMap()
+                    .forEach((name, values) -> asked.put(name, values[0]));
+            attributes.put(ASKED, asked);
             return known;
         }
 

@@ -3,7 +3,6 @@ package rosinedpeg.web.listen;
 import static java.util.Objects.requireNonNull;
 
 import java.io.IOException;
-import java.net.URI;
 import java.time.Duration;
 import java.util.List;
 import java.util.Map;
@@ -25,7 +24,6 @@ import org.springframework.web.socket.WebSocketSession;
 import org.springframework.web.socket.handler.AbstractWebSocketHandler;
 import org.springframework.web.socket.handler.ConcurrentWebSocketSessionDecorator;
 import org.springframework.web.socket.server.support.HttpSessionHandshakeInterceptor;
-import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.hearing.Ear;
 import rosinedpeg.web.platform.NotFoundException;
 import tools.jackson.databind.json.JsonMapper;
@@ -103,10 +101,8 @@ class HearingSocket extends AbstractWebSocketHandler {
     }
 
     private void begin(WebSocketSession raw, WebSocketSession socket) {
-        URI address = requireNonNull(raw.getUri());
-        String[] parts = address.getPath().split("/");
-        Map<String, String> asked =
-                UriComponentsBuilder.fromUri(address).build().getQueryParams().toSingleValueMap();
+        String[] parts = requireNonNull(raw.getUri()).getPath().split("/");
+        Map<String, String> asked = HearingConfiguration.asked(raw);
         int rate = Integer.parseInt(asked.getOrDefault("rate", ""));
         Ear.SAMPLES_PER_SECOND.require("rate", rate);
         Listened kind = kinds.get(parts[parts.length - 2]);

@@ -37,7 +37,7 @@ public class HearingWords {
                     Telling.State.HEARD,
                     heard.string().name(),
                     cents(heard.cents()),
-                    say.style(judged),
+                    say.pitchStyle(judged),
                     says(heard.cents(), turn),
                     minded.warning()
                             .map(warning -> words.say("listen.warning." + warning))

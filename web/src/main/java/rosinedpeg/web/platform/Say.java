@@ -71,7 +71,7 @@ public class Say {
     }
 
     /** {@return the style class of how a pitch is judged, the same on every screen} */
-    public String style(PitchJudgement judged) {
+    public String pitchStyle(PitchJudgement judged) {
         return switch (judged) {
             case AT_PITCH -> "good";
             case NEARLY, A_LITTLE_OVER -> "watch";
