@@ -99,10 +99,7 @@ class HearingIT extends InBrowser {
     void aWholeSetIsTunedByEar() throws Exception {
         MadeUpSound sound = new MadeUpSound();
         for (double hertz : VIOLIN_HERTZ) {
-            sound.rest(0.3)
-                    .string(hertz * Math.pow(2, -30 / 1200.0), 0.6, false)
-                    .rest(0.2)
-                    .string(hertz, 2.5, true);
+            sound.rest(0.3).string(hertz, 2.6, true);
         }
         hears(sound);
         Page page = open("bench");

@@ -42,8 +42,8 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
+import rosinedpeg.web.listen.PitchFrom;
 import rosinedpeg.web.listen.PitchQuestion;
-import rosinedpeg.web.listen.PitchSource;
 import rosinedpeg.web.listen.PitchSources;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
@@ -230,7 +230,7 @@ class BenchController {
             @ModelAttribute("form") BenchForm form,
             BindingResult result,
             @RequestParam Position position,
-            @RequestParam(defaultValue = "TYPED") PitchSource.Kind by,
+            @RequestParam(defaultValue = "TYPED") PitchFrom by,
             Model model,
             HttpServletRequest request) {
         OptionalDouble cents = sources.read(

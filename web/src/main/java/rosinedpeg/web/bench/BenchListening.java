@@ -88,7 +88,7 @@ class BenchListening implements Listened {
                             raised.contains(position)
                                     ? position.in(step.tensionsAfterN())
                                             / position.in(state.plan().tensionsAfterN())
-                                    : 1.0));
+                                    : 1));
             Optional<Position> unread = raised.stream()
                     .filter(position -> !state.pitchCents().containsKey(position))
                     .findFirst();

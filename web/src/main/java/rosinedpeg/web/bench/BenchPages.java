@@ -47,7 +47,7 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
-import rosinedpeg.web.listen.PitchSource;
+import rosinedpeg.web.listen.PitchFrom;
 import rosinedpeg.web.listen.PitchSources;
 import rosinedpeg.web.working.StepWorkings;
 
@@ -106,7 +106,7 @@ class BenchPages {
                 looking ? Optional.of(inspections.beforehand(instrument)) : Optional.empty(),
                 state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
                 state.over() ? day.rest() : Optional.empty(),
-                sources.there(PitchSource.Kind.DEVICE),
+                sources.there(PitchFrom.DEVICE),
                 step.filter(now -> now.readings().contains(Reading.PITCH)).map(now -> heard(run, now, instrument)),
                 causes(state),
                 step.flatMap(now -> round(run, now, instrument)),

@@ -19,7 +19,8 @@
             "aftercare",
             "week",
             "lend",
-            "practice"
+            "practice",
+            "listen"
         })
 @NullMarked
 package rosinedpeg.web.demonstration;

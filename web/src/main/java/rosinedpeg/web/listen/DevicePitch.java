@@ -39,8 +39,8 @@ class DevicePitch implements PitchSource {
     }
 
     @Override
-    public Kind kind() {
-        return Kind.DEVICE;
+    public PitchFrom from() {
+        return PitchFrom.DEVICE;
     }
 
     @Override

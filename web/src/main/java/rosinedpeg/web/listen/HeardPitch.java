@@ -18,8 +18,8 @@ class HeardPitch implements PitchSource {
     }
 
     @Override
-    public Kind kind() {
-        return Kind.HEARD;
+    public PitchFrom from() {
+        return PitchFrom.HEARD;
     }
 
     @Override

@@ -4,13 +4,13 @@ import java.util.OptionalDouble;
 import org.springframework.validation.BindingResult;
 
 /** Where the pitch of a string is known from. */
-public interface PitchSource {
+interface PitchSource {
 
     /** The field that a pitch stands in, where it is typed or something is wrong with it. */
     String FIELD = "cents";
 
     /** {@return which of the three it is} */
-    Kind kind();
+    PitchFrom from();
 
     /** {@return whether it can be asked now} */
     boolean there();
@@ -23,14 +23,4 @@ public interface PitchSource {
      * @return cents from its pitch; empty when there is none, with the reason in the result
      */
     OptionalDouble read(PitchQuestion question, BindingResult result);
-
-    /** The three there are. */
-    enum Kind {
-        /** Somebody has read it and typed it. */
-        TYPED,
-        /** The server hears it through the microphone of the device at the bench. */
-        HEARD,
-        /** A device beside the bench says it over HTTP. */
-        DEVICE
-    }
 }

@@ -11,29 +11,29 @@ import org.springframework.validation.BindingResult;
 @Component
 public class PitchSources {
 
-    private final Map<PitchSource.Kind, PitchSource> sources = new EnumMap<>(PitchSource.Kind.class);
+    private final Map<PitchFrom, PitchSource> sources = new EnumMap<>(PitchFrom.class);
 
     PitchSources(List<PitchSource> all) {
-        all.forEach(source -> sources.put(source.kind(), source));
-        if (sources.size() != PitchSource.Kind.values().length) {
+        all.forEach(source -> sources.put(source.from(), source));
+        if (sources.size() != PitchFrom.values().length) {
             throw new IllegalStateException("sources of pitches are " + sources.keySet());
         }
     }
 
     /** {@return whether a source can be asked} */
-    public boolean there(PitchSource.Kind kind) {
-        return of(kind).there();
+    public boolean there(PitchFrom from) {
+        return of(from).there();
     }
 
     /** {@return cents from its pitch; empty when there is none, with the reason in the result} */
-    public OptionalDouble read(PitchSource.Kind kind, PitchQuestion question, BindingResult result) {
-        return of(kind).read(question, result);
+    public OptionalDouble read(PitchFrom from, PitchQuestion question, BindingResult result) {
+        return of(from).read(question, result);
     }
 
-    private PitchSource of(PitchSource.Kind kind) {
-        PitchSource source = sources.get(kind);
+    private PitchSource of(PitchFrom from) {
+        PitchSource source = sources.get(from);
         if (source == null) {
-            throw new IllegalArgumentException("kind is " + kind);
+            throw new IllegalArgumentException("from is " + from);
         }
         return source;
     }

@@ -10,8 +10,8 @@ import rosinedpeg.web.platform.Entry;
 class TypedPitch implements PitchSource {
 
     @Override
-    public Kind kind() {
-        return Kind.TYPED;
+    public PitchFrom from() {
+        return PitchFrom.TYPED;
     }
 
     @Override
