@@ -7,6 +7,8 @@ let listening = null;
 let wanted = false;
 let instead = false;
 let last = null;
+// What sounded last stays to be read, dimmed, until something else does.
+let heard = null;
 let note = "";
 const sags = new Map();
 
@@ -95,6 +97,7 @@ function pause(reason) {
   const here = listening;
   listening = null;
   last = null;
+  heard = null;
   if (here) letGo(here);
   say(reason);
 }
@@ -107,7 +110,11 @@ function stop(reason) {
 }
 
 function take(told) {
-  if (last?.stage !== told.stage) sags.clear();
+  if (last?.stage !== told.stage) {
+    sags.clear();
+    heard = null;
+  }
+  if (told.state === "HEARD") heard = told;
   last = told;
   if (told.sag) sags.set(told.string, { sag: told.sag, style: told.style });
   if (told.note) note = told.note;
@@ -115,11 +122,9 @@ function take(told) {
   if (told.renew) document.dispatchEvent(new Event("heard:renew"));
 }
 
-const put = (panel, name, text, style) => {
+const put = (panel, name, text) => {
   const place = panel.querySelector(`[data-heard="${name}"]`);
-  if (!place) return;
-  if (place.textContent !== (text ?? "")) place.textContent = text ?? "";
-  if (style !== undefined) place.dataset.style = style ?? "";
+  if (place && place.textContent !== (text ?? "")) place.textContent = text ?? "";
 };
 
 // What a page shows of its record is asked for again, and nothing else of it. The bench follows its run by itself.
@@ -136,18 +141,19 @@ function show() {
     panel.querySelector(".hearing-now").hidden = !listening;
     const box = panel.querySelector("[data-wish]");
     if (box) box.checked = wished();
-    put(panel, "string", last?.string, last?.style);
-    put(panel, "cents", last?.cents, last?.style);
-    put(panel, "says", last?.says ?? panel.dataset.silent);
+    panel.querySelector(".hearing-figure").classList.toggle("was", heard !== last);
+    put(panel, "string", heard?.string);
+    put(panel, "cents", heard?.cents);
+    if (last) put(panel, "says", last.says);
     put(panel, "warning", last?.warning);
     put(panel, "note", note);
     for (const crescent of panel.querySelectorAll("path.heard")) {
       const position = [...crescent.classList].find((name) => name.startsWith("at-")).slice(3);
-      const heard = sags.get(position);
-      crescent.dataset.style = heard?.style ?? "";
+      const sounded = sags.get(position);
+      crescent.dataset.style = sounded?.style ?? "";
       crescent.dataset.now = position === last?.string;
       crescent.dataset.flat ??= crescent.getAttribute("d");
-      crescent.setAttribute("d", heard?.sag ?? crescent.dataset.flat);
+      crescent.setAttribute("d", sounded?.sag ?? crescent.dataset.flat);
     }
     for (const held of panel.querySelectorAll("path.held")) {
       held.setAttribute("pathLength", 100);
