@@ -41,7 +41,7 @@ document.addEventListener("keydown", (event) => {
   if (NEXT.has(event.key)) press(bench()?.querySelector("[data-key=next]") ? "next" : "onward");
   else if (BACK.has(event.key)) press("back");
   else if (/^[1-5]$/.test(event.key)) taken = focusOn(`[data-string="${event.key}"]`);
-  else if (event.key.toLowerCase() === "l") bench()?.querySelector("[data-listen]")?.click();
+  else if (event.key.toLowerCase() === "l") bench()?.querySelector("[data-listen]:not([hidden])")?.click();
   else if (event.key.toLowerCase() === "g") taken = focusOn("#gap");
   else if (event.key.toLowerCase() === "s") press("skip");
   else if (event.key.toLowerCase() === "w") press("wrong");

@@ -136,7 +136,6 @@ document.addEventListener("heard:renew", () => {
 // The page may have been renewed meanwhile: everything is put where it stands now.
 function show() {
   for (const panel of document.querySelectorAll(".hearing")) {
-    panel.classList.toggle("hears", Boolean(listening));
     panel.querySelector(".hearing-start").hidden = Boolean(listening);
     panel.querySelector(".hearing-now").hidden = !listening;
     const box = panel.querySelector("[data-wish]");
@@ -160,6 +159,8 @@ function show() {
       held.style.strokeDasharray = `${held.classList.contains(`at-${last?.string}`) ? last.held : 0} 100`;
     }
   }
+  // With the microphone on, a press takes what sounds, and asks no other device.
+  for (const button of document.querySelectorAll("button[data-listen]")) button.hidden = (button.value === "HEARD") !== Boolean(listening);
   if (listening && last && ears()) {
     ears().hidden = Boolean(document.querySelector(".hearing"));
     ears().querySelector(".ears-says").textContent = note;

@@ -144,6 +144,9 @@ class HearingIT extends InBrowser {
         assertThat(page.locator("[data-heard=says]")).containsText("Not sure");
         page.waitForTimeout(2500);
         assertThat(state(run).lastSequence()).isEqualTo(before);
+        page.keyboard().press("l");
+        assertThat(page.locator("#read-II")).containsText("Nothing was heard of II");
+        page.keyboard().press("Escape");
         page.keyboard().press("2");
         page.keyboard().type("-35");
         page.keyboard().press("Enter");

@@ -77,6 +77,12 @@ public record Coupling(double mmPerN) {
                 .findFirst();
     }
 
+    /** {@return the coupling of an instrument: what was seen, or its family's default before the first reading} */
+    public static Coupling of(Family family, Evidence evidence) {
+        requireNonNull(family, "family");
+        return learned(evidence).orElseGet(() -> usual(family));
+    }
+
     /** {@return the coupling of an instrument in mm/N: what was seen, or its family's default before the first reading} */
     public static Figure figure(Family family, Evidence evidence) {
         requireNonNull(family, "family");

@@ -4,6 +4,7 @@ import static rosinedpeg.core.figure.Finite.requireFinite;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
@@ -63,6 +64,21 @@ public record PegTurn(double degrees) {
         double mmPerDegree = Elasticity.drawnInMm(1, setUp.value(Quantity.SHAFT_DIAMETER), string.diameterMm());
         double ratio = setUp.pegKind().holdsByFriction() ? 1 : setUp.value(Quantity.GEAR_RATIO);
         return new PegTurn((targetN - presentN) * mmPerNewton / mmPerDegree * ratio);
+    }
+
+    /**
+     * The turn that brings a string to a pitch.
+     *
+     * @param setUp the instrument
+     * @param string the string
+     * @param coupling how much the instrument gives
+     * @param off how far it is from that pitch
+     * @param targetN what it carries there, in N
+     * @return that turn
+     */
+    public static PegTurn of(SetUp setUp, StringSpec string, Coupling coupling, Cents off, double targetN) {
+        requireFinite("targetN", targetN);
+        return of(setUp, string, coupling, targetN * off.toTensionFraction(), targetN);
     }
 
     /** {@return whether the string is raised} */

@@ -253,7 +253,13 @@ class BenchController {
                         .value();
         boolean raised =
                 step != null && step.kind().raisesTension() && (step.position() == null || step.position() == position);
-        return new PitchQuestion.Belief(cents, raised);
+        return new PitchQuestion.Belief(
+                state.plan()
+                        .setUp()
+                        .openString(position)
+                        .frequencyHz(state.plan().setUp().referenceA()),
+                cents,
+                raised);
     }
 
     /** Takes back what was read of a string last. */

@@ -162,11 +162,7 @@ class BenchListening implements Listened {
             }
             double targetN = grounds.setUp().tensionN(string) * position.in(ways);
             return Optional.of(PegTurn.of(
-                    grounds.setUp(),
-                    string,
-                    new Coupling(grounds.coupling().value()),
-                    targetN * cents.toTensionFraction(),
-                    targetN));
+                    grounds.setUp(), string, new Coupling(grounds.coupling().value()), cents, targetN));
         }
 
         /** What a reading is from the pitch the string will have in the end. */
@@ -215,6 +211,8 @@ class BenchListening implements Listened {
             if (now == null || !read.state().now().equals(now.state().now())) {
                 plucked.clear();
             }
+            // What was taken back was not heard.
+            plucked.retainAll(read.state().pitchCents().keySet());
             now = read;
             seen = last;
             atStep = read.state()
@@ -252,8 +250,8 @@ class BenchListening implements Listened {
                 return Said.NOTHING;
             }
             benches.record(run, press(), new BenchEntry.Pitch(read.string(), cents.value()));
-            plucked.add(read.string());
             look();
+            plucked.add(read.string());
             String note = says.read(read.string(), read.cents());
             return new Said(next().map(next -> note + " " + next).orElse(note), true);
         }
@@ -289,7 +287,7 @@ class BenchListening implements Listened {
         }
 
         private Optional<Position> unheard(AtStep at) {
-            return at.grounds().strings().keySet().stream()
+            return at.hertz().keySet().stream()
                     .filter(position -> !plucked.contains(position))
                     .findFirst();
         }

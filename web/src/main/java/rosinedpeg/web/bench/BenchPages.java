@@ -107,7 +107,9 @@ class BenchPages {
                 state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
                 state.over() ? day.rest() : Optional.empty(),
                 sources.there(PitchFrom.DEVICE),
-                step.filter(now -> now.readings().contains(Reading.PITCH)).map(now -> heard(run, now, instrument)),
+                step.filter(now -> now.readings().contains(Reading.PITCH))
+                        .map(now -> HeardDrawing.of(
+                                tuned(run, now, instrument).grounds().strings())),
                 causes(state),
                 step.flatMap(now -> round(run, now, instrument)),
                 ahead(state),
@@ -183,16 +185,6 @@ class BenchPages {
         }
         Tuned tuned = tuned(run, step, instrument);
         return tuned.grounds().next().map(next -> new BenchPage.Round(next, tuned.learnedFrom()));
-    }
-
-    /** The strings that are on, or come on, as they are heard. */
-    private View heard(Run run, Step step, Instrument instrument) {
-        Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
-        tuned(run, step, instrument)
-                .grounds()
-                .strings()
-                .forEach((position, string) -> diametersMm.put(position, string.diameterMm()));
-        return HeardDrawing.of(diametersMm);
     }
 
     /** {@return what tuning at a step rests on} */

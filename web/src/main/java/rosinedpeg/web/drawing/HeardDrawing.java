@@ -3,6 +3,7 @@ package rosinedpeg.web.drawing;
 import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringSpec;
 
 /**
  * The strings of an instrument between nut and bridge, one above the other, to be read from a metre away. A string that is flat hangs below
@@ -32,11 +33,11 @@ public final class HeardDrawing {
     /**
      * The strings as they are when nothing sounds.
      *
-     * @param diametersMm how thick each is, the highest first
+     * @param strings the strings, the highest first
      * @return the drawing; what is heard of a string goes into its path of class {@code heard at-II}
      */
-    public static View of(Map<Position, Double> diametersMm) {
-        List<Position> positions = List.copyOf(diametersMm.keySet());
+    public static View of(Map<Position, StringSpec> strings) {
+        List<Position> positions = List.copyOf(strings.keySet());
         int last = positions.get(positions.size() - 1).number();
         double height = ABOVE + (last - 1) * APART + ABOVE;
         Pen pen = new Pen();
@@ -56,7 +57,7 @@ public final class HeardDrawing {
             pen.path("heard at-" + position, 0, sag(position, 0));
             pen.line(
                     "line at-" + position,
-                    Math.max(THINNEST, position.in(diametersMm) * THICKNESS_PER_MM),
+                    Math.max(THINNEST, position.in(strings).diameterMm() * THICKNESS_PER_MM),
                     NUT,
                     y,
                     BRIDGE,

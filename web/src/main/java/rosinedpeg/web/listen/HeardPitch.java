@@ -4,7 +4,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 import org.springframework.validation.BindingResult;
-import rosinedpeg.core.hearing.Hearing;
 import rosinedpeg.core.pitch.Cents;
 
 /** What a microphone at the bench has let the server hear in the last moments. */
@@ -31,7 +30,7 @@ class HeardPitch implements PitchSource {
     public OptionalDouble read(PitchQuestion question, BindingResult result) {
         Optional<Cents> heard = ears.lately(question.run())
                 .filter(one -> one.string() == question.string())
-                .map(Hearing.Heard::cents)
+                .map(one -> Cents.between(question.belief().get().hertz(), one.hertz()))
                 .filter(cents -> question.range().contains(cents.value()));
         if (heard.isEmpty()) {
             result.rejectValue(FIELD, "listen.notHeard", new Object[] {question.string()}, null);

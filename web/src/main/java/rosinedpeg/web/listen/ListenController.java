@@ -1,9 +1,7 @@
 package rosinedpeg.web.listen;
 
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -54,7 +52,7 @@ class ListenController {
         Page.lay(
                 new ListenPage(
                         open.map(OpenStrings::each).orElse(List.of()),
-                        open.map(one -> HeardDrawing.of(diametersMm(one))),
+                        open.map(one -> HeardDrawing.of(one.strings())),
                         open.map(one -> Say.number(one.setUp().referenceA().hertz(), 1)),
                         form.in("/hear/open/strings", instrument),
                         open.map(ignored -> form.in("/listen/tone/", instrument)),
@@ -65,12 +63,6 @@ class ListenController {
                         Fifths.values()),
                 model);
         return "listen/listen";
-    }
-
-    private static Map<Position, Double> diametersMm(OpenStrings open) {
-        Map<Position, Double> diameters = new EnumMap<>(Position.class);
-        open.strings().forEach((position, string) -> diameters.put(position, string.diameterMm()));
-        return diameters;
     }
 
     /**

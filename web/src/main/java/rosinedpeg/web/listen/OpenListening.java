@@ -8,7 +8,6 @@ import org.springframework.stereotype.Component;
 import rosinedpeg.core.hearing.HandsFree.Notice;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.pitch.Fifths;
-import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.PegTurn;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -72,12 +71,7 @@ class OpenListening implements Listened {
 
         private PegTurn turn(StringSpec string, Cents cents) {
             double targetN = strings.setUp().tensionN(string);
-            return PegTurn.of(
-                    strings.setUp(),
-                    string,
-                    Coupling.usual(strings.setUp().family()),
-                    targetN * cents.toTensionFraction(),
-                    targetN);
+            return PegTurn.of(strings.setUp(), string, strings.coupling(), cents, targetN);
         }
 
         @Override

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import rosinedpeg.core.hearing.Awaited;
 import rosinedpeg.core.pitch.Fifths;
+import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -17,9 +18,10 @@ import rosinedpeg.core.strings.StringSpec;
  *
  * @param setUp the instrument
  * @param strings what is on it, or usually is
+ * @param coupling how much the instrument gives
  * @param fifths how wide its steps are
  */
-record OpenStrings(SetUp setUp, Map<Position, StringSpec> strings, Fifths fifths) {
+record OpenStrings(SetUp setUp, Map<Position, StringSpec> strings, Coupling coupling, Fifths fifths) {
 
     /** {@return what each string should sound, in Hz} */
     Map<Position, Double> hertz() {

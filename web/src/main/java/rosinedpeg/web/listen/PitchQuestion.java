@@ -19,8 +19,9 @@ public record PitchQuestion(UUID run, Position string, String typed, Range range
     /**
      * What the bench believes. A device that hears has no use for it; the demonstration's, which does not, goes by it.
      *
+     * @param hertz what the string sounds at its pitch
      * @param cents what the string is taken to sound, from its pitch
      * @param raised whether it is being brought up
      */
-    public record Belief(double cents, boolean raised) {}
+    public record Belief(double hertz, double cents, boolean raised) {}
 }

@@ -9,7 +9,9 @@ import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.validation.BindingResult;
 import org.springframework.validation.MapBindingResult;
+import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.strings.Position;
@@ -63,7 +65,11 @@ class WhatSounds {
         Map<Position, StringSpec> strings = new EnumMap<>(Position.class);
         setUp.positions().forEach(position -> strings.put(position, UsualString.of(setUp, position)));
         instrument.ifPresent(one -> strings.putAll(one.specs()));
-        return Optional.of(new OpenStrings(setUp, strings, form.fifths()));
+        return Optional.of(new OpenStrings(
+                setUp,
+                strings,
+                Coupling.of(setUp.family(), instrument.map(Instrument::coupling).orElse(Evidence.NONE)),
+                form.fifths()));
     }
 
     private static SetUp inWorkshop(SetUp setUp) {

@@ -153,7 +153,7 @@ class SettlingController {
         Page.lay(
                 new OnePage(
                         string,
-                        HeardDrawing.of(settlings.diametersMm(string)),
+                        HeardDrawing.of(settlings.strings(string)),
                         occasions.toCome(string.instrument().id()),
                         chart(string, 760, 330),
                         chart(string, 380, 250),

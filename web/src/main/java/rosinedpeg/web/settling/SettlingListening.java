@@ -83,9 +83,8 @@ class SettlingListening implements Listened {
                 return Optional.empty();
             }
             SetUp setUp = instrument.setUp();
-            double targetN = setUp.tensionN(spec());
-            Coupling coupling = Coupling.learned(instrument.coupling()).orElseGet(() -> Coupling.usual(setUp.family()));
-            return Optional.of(PegTurn.of(setUp, spec(), coupling, targetN * cents.toTensionFraction(), targetN));
+            Coupling coupling = Coupling.of(setUp.family(), instrument.coupling());
+            return Optional.of(PegTurn.of(setUp, spec(), coupling, cents, setUp.tensionN(spec())));
         }
 
         @Override

@@ -23,6 +23,7 @@ import rosinedpeg.core.settling.SettlingReading;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.instrument.InstrumentBroughtBack;
 import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
@@ -139,14 +140,13 @@ public class Settlings {
         kept.deleteById(string.fittedId());
     }
 
-    /** {@return how thick the strings are of the instrument that has a string on} */
-    Map<Position, Double> diametersMm(SettlingString string) {
-        Map<Position, Double> diametersMm = new EnumMap<>(Position.class);
+    /** {@return the strings of the instrument that has one on} */
+    Map<Position, StringSpec> strings(SettlingString string) {
+        Map<Position, StringSpec> strings = new EnumMap<>(Position.class);
         string.instrument()
                 .strings()
-                .forEach(
-                        one -> diametersMm.put(one.position(), one.kind().spec().diameterMm()));
-        return diametersMm;
+                .forEach(one -> strings.put(one.position(), one.kind().spec()));
+        return strings;
     }
 
     /**

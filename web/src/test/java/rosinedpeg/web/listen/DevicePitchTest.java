@@ -37,7 +37,7 @@ class DevicePitchTest {
                 Position.II,
                 "",
                 BenchEvent.PITCH_READING,
-                () -> new PitchQuestion.Belief(-300, true));
+                () -> new PitchQuestion.Belief(440, -300, true));
     }
 
     @ParameterizedTest
