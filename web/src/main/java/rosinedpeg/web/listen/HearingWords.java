@@ -56,9 +56,9 @@ public class HearingWords {
     }
 
     /** {@return cents as they are shown: as many figures as an eye catches} */
-    public static String cents(Cents cents) {
-        return (cents.value() > 0 ? "+" : "")
-                + Say.number(cents.value(), Math.abs(cents.value()) < SHOWN_WHOLE ? 1 : 0);
+    static String cents(Cents cents) {
+        String figure = Say.number(cents.value(), Math.abs(cents.value()) < SHOWN_WHOLE ? 1 : 0);
+        return cents.value() > 0 && !figure.equals("0") ? "+" + figure : figure;
     }
 
     /** {@return how far a string is off, and what to do about it: 12 cents flat, a twelfth of a turn up} */
