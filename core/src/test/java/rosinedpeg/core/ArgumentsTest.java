@@ -59,6 +59,8 @@ import rosinedpeg.core.figure.OutOfRangeException;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.hearing.Awaited;
 import rosinedpeg.core.hearing.Ear;
+import rosinedpeg.core.hearing.RecordedTuning;
+import rosinedpeg.core.hearing.Ringing;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.plan.ChangePlan;
@@ -566,6 +568,8 @@ class ArgumentsTest {
         Wish wish = new Wish(Map.of(SoundScale.DARK_BRIGHT, Towards.FIRST_A_LITTLE), EnumSet.allOf(Limit.class));
         open.add(places);
         open.add(Ranked.of(wish, option, List.of(option), places));
+        open.add(new Ringing(1e-4, 1, 8));
+        open.add(new RecordedTuning(Awaited.open(Examples.VIOLIN), 44_100));
         open.add(new Ear(Awaited.open(Examples.VIOLIN), 44_100));
         explore(open);
         for (int round = 0; round < 6; round++) {

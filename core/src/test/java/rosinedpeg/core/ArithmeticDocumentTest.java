@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +28,8 @@ import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Evidence;
 import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
+import rosinedpeg.core.hearing.Octave;
+import rosinedpeg.core.hearing.Ringing;
 import rosinedpeg.core.load.FeetLoad;
 import rosinedpeg.core.load.StringLoad;
 import rosinedpeg.core.pace.FinishedWork;
@@ -77,6 +80,8 @@ class ArithmeticDocumentTest {
             Map.entry(
                     "centsOfTensionFraction", a -> Cents.ofTensionFraction(a[0]).value()),
             Map.entry("hoursLeft", a -> new Wear(a[0], a[1], a[2], new Life(a[3], a[4])).hoursLeft(a[5], a[6])),
+            Map.entry("sharpPartial", a -> new Ringing(a[0], 0, 8).sharpCents((int) a[1])),
+            Map.entry("octaveDoubt", a -> octave((int) a[0]).doubtCents()),
             Map.entry("heardHere", a -> heard((int) a[0], (int) a[1], "here")),
             Map.entry("heardElsewhere", a -> heard((int) a[0], (int) a[1], "elsewhere")),
             Map.entry("tensionN", a -> Tension.tensionN(a[0], a[1], a[2])),
@@ -299,6 +304,11 @@ class ArithmeticDocumentTest {
     }
 
     /** {@return the minutes of the next run after one of so many usual minutes that took so many} */
+    /** An octave that is the same however often it is plucked. */
+    private static Octave octave(int times) {
+        return Octave.of(Collections.nCopies(times, 0.0), Collections.nCopies(times, 3.0));
+    }
+
     private static double afterOneRun(double[] usualAndTaken, String person) {
         Work by = new Work(Family.VIOLIN, Schools.usual(Family.VIOLIN), "one");
         return LearnedPace.of(List.of(new FinishedWork(by, usualAndTaken[0], usualAndTaken[1])))

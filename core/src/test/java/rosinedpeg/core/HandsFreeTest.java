@@ -49,8 +49,8 @@ class HandsFreeTest {
         double begins = now;
         for (now += 0.16; now < begins + seconds; now += EVERY_SECONDS) {
             double since = now - begins;
-            Minded one = minds.take(
-                    new Hearing.Heard(now, since, string, 440, new Cents(cents.applyAsDouble(since)), spread, 6, 1e-4));
+            Minded one = minds.take(new Hearing.Heard(
+                    now, since, string, 440, new Cents(cents.applyAsDouble(since)), spread, Optional.empty()));
             minded.add(one);
             notices.addAll(one.notices());
         }

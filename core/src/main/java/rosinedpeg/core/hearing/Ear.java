@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Deque;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
@@ -51,6 +52,8 @@ public final class Ear {
 
     private static final double SHORTEST_SECONDS = 0.1;
     private static final double AVERAGED_SECONDS = 0.5;
+    /** So long a string has to ring for its partials to be told from their line. */
+    private static final double RINGS_SECONDS = 0.8;
     /** Nothing sounds below such energy, the loudest being 1. */
     private static final double SILENT = 1e-7;
 
@@ -75,6 +78,7 @@ public final class Ear {
     private int inHop;
     private double energy;
     private long onset;
+    private boolean rung;
     private int hopsSinceRead;
     private @Nullable Spectrum before;
     private double beforeEnergy;
@@ -154,6 +158,7 @@ public final class Ear {
             learnRoom(last(quiet, hop));
         }
         onset = begins;
+        rung = false;
         readings.clear();
         hopsSinceRead = HOPS_BETWEEN;
     }
@@ -252,8 +257,7 @@ public final class Ear {
         }
         double mean = sum / weights;
         double hertz = new Cents(mean).above(middle);
-        PitchFinder.Reading last = agree.get(agree.size() - 1).reading();
-        Position string = last.string();
+        Position string = agree.get(agree.size() - 1).reading().string();
         return new Hearing.Heard(
                 now,
                 now - onset / rate,
@@ -261,7 +265,16 @@ public final class Ear {
                 hertz,
                 Cents.between(awaited.hertzOf(string), hertz),
                 Math.sqrt(Math.max(0, squares / weights - mean * mean)),
-                last.partials(),
-                last.stiffness());
+                rang(hertz));
+    }
+
+    /** How it rang, once a pluck: nothing is asked of what has sounded since the ear began to listen. */
+    private Optional<Ringing> rang(double hertz) {
+        int values = (int) (RINGS_SECONDS * rate);
+        if (onset == 0 || rung || count - onset < values + PLUCKS_SECONDS * rate) {
+            return Optional.empty();
+        }
+        rung = true;
+        return finder.ringing(hertz, last(values, 0), rate, before);
     }
 }

@@ -112,6 +112,21 @@ public final class HandsFree {
         }
 
         /**
+         * A string rang long enough after a pluck to be told how.
+         *
+         * @param string which
+         * @param ringing how
+         */
+        record Rang(Position string, Ringing ringing) implements Notice {
+
+            /** Checks that both are there. */
+            public Rang {
+                requireNonNull(string, "string");
+                requireNonNull(ringing, "ringing");
+            }
+        }
+
+        /**
          * A string has held its pitch for {@link #HOLDS_SECONDS}.
          *
          * @param string which
@@ -162,6 +177,7 @@ public final class HandsFree {
                             : new Notice.WrongString(heard.string()));
         }
         if (isMeant(heard.string())) {
+            heard.rang().ifPresent(how -> notices.add(new Notice.Rang(heard.string(), how)));
             hold(heard, notices);
             return new Minded(warning(heard), heldSeconds, notices);
         }

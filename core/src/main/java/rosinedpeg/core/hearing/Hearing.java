@@ -3,6 +3,7 @@ package rosinedpeg.core.hearing;
 import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.figure.Finite.requireFinite;
 
+import java.util.Optional;
 import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Position;
 
@@ -47,8 +48,7 @@ public sealed interface Hearing {
      * @param hertz what it sounds: its lowest partial
      * @param cents how far that is from its pitch
      * @param spreadCents how far its readings lie apart: a string that is false or bowed with vibrato spreads more
-     * @param partials how many of its partials were heard
-     * @param stiffness B of {@code f·n·√(1 + B·n²)}, as its partials lie
+     * @param rang how it rang; told once a pluck, when it has rung long enough
      */
     record Heard(
             double atSeconds,
@@ -57,8 +57,7 @@ public sealed interface Hearing {
             double hertz,
             Cents cents,
             double spreadCents,
-            int partials,
-            double stiffness)
+            Optional<Ringing> rang)
             implements Hearing {
 
         /**
@@ -73,7 +72,7 @@ public sealed interface Hearing {
             requireFinite("hertz", hertz);
             requireNonNull(cents, "cents");
             requireFinite("spreadCents", spreadCents);
-            requireFinite("stiffness", stiffness);
+            requireNonNull(rang, "rang");
         }
     }
 }

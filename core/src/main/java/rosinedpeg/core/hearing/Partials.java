@@ -1,9 +1,12 @@
 package rosinedpeg.core.hearing;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.hearing.Spectrum.Peak;
@@ -119,8 +122,7 @@ final class Partials {
             scale = scale == 0 ? each * each : scale;
             squares[i] = (double) n * n;
             values[i] = each * each / scale;
-            double found = resolutionHz * FOUND_BINS / Math.max(1, peak.overFloor()) / peak.hertz();
-            weights[i] = 1 / (found * found + OFF_LINE * OFF_LINE);
+            weights[i] = weight(peak, resolutionHz);
         }
         double[] trust = new double[count];
         Arrays.fill(trust, 1);
@@ -194,8 +196,31 @@ final class Partials {
                 .sum();
     }
 
-    double stiffness() {
-        return stiffness;
+    /** How the string rang; empty where its partials are too few for a line and what lies off it. */
+    Optional<Ringing> ringing(double resolutionHz) {
+        List<Integer> numbers = numbers();
+        if (numbers.size() < Ringing.PARTIALS.low()) {
+            return Optional.empty();
+        }
+        double weights = 0;
+        double misses = 0;
+        for (int n : numbers) {
+            Peak peak = requireNonNull(peaks[n]);
+            double off = peak.hertz() / partialHz(n) - 1;
+            double weight = weight(peak, resolutionHz);
+            weights += weight;
+            misses += weight * off * off;
+        }
+        double free = (double) numbers.size() / (numbers.size() - 2);
+        double scatterCents = Math.sqrt(misses / weights * free) * CENTS_PER_SHARE;
+        return Optional.of(
+                new Ringing(Ringing.STIFFNESS.clamp(stiffness), Ringing.SCATTER.clamp(scatterCents), numbers.size()));
+    }
+
+    /** What a partial is worth: how well its peak is found, and how far partials of a real string lie off the line anyway. */
+    private static double weight(Peak peak, double resolutionHz) {
+        double found = resolutionHz * FOUND_BINS / Math.max(1, peak.overFloor()) / peak.hertz();
+        return 1 / (found * found + OFF_LINE * OFF_LINE);
     }
 
     double fundamentalHz() {

@@ -41,11 +41,9 @@ final class PitchFinder {
      * @param string which
      * @param hertz its lowest partial
      * @param clear whether nothing else explains it nearly as well
-     * @param partials how many partials were found
-     * @param stiffness B
      * @param power how strong its partials are, squared
      */
-    record Reading(Position string, double hertz, boolean clear, int partials, double stiffness, double power) {}
+    record Reading(Position string, double hertz, boolean clear, double power) {}
 
     private record Guess(Awaited.Band band, Partials partials, double score) {}
 
@@ -71,14 +69,16 @@ final class PitchFinder {
                     && partials.errorCents() < WITHIN_CENTS
                     && partials.count() >= partials.enough();
             double hertz = partials.pitchHz(spectrum);
-            return new Reading(
-                    best.band().string(),
-                    hertz,
-                    clear && best.band().holds(hertz),
-                    partials.count(),
-                    partials.stiffness(),
-                    partials.power());
+            return new Reading(best.band().string(), hertz, clear && best.band().holds(hertz), partials.power());
         });
+    }
+
+    /** How a string rang that sounds about so; empty where its partials are too few. */
+    Optional<Ringing> ringing(double hertz, double[] values, double valuesPerSecond, @Nullable Spectrum before) {
+        Spectrum spectrum = Spectrum.of(values, valuesPerSecond);
+        double highest = HEARS_SHARE * valuesPerSecond;
+        return Partials.of(hertz, spectrum.peaks(LOWEST_HZ, highest, before), highest, spectrum.resolutionHz())
+                .ringing(spectrum.resolutionHz());
     }
 
     private List<Guess> guesses(List<Peak> peaks, double highestHz, double resolutionHz) {
