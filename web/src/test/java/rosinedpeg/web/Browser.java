@@ -19,6 +19,13 @@ final class Browser implements AutoCloseable {
 
     private static final int BOUNCE_MS = 125;
 
+    /** What a test waits for comes; on a machine with other work to do it comes late. */
+    private static final int PATIENCE_MS = 60_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
+
     /** What browser and htmx say of a request that a test, or the next page, cut off. */
     private static final Pattern CONNECTION_CUT = Pattern.compile(
             "htmx:(sendError|sendAbort|afterRequest), |net::ERR_(INTERNET_DISCONNECTED|FAILED|ABORTED)");
@@ -77,6 +84,7 @@ final class Browser implements AutoCloseable {
                 .setViewportSize(width, height)
                 .setJavaScriptEnabled(scripts)
                 .setLocale("en-GB"));
+        context.setDefaultTimeout(PATIENCE_MS);
         Page page = context.newPage();
         page.onConsoleMessage(message -> {
             if (message.type().equals("error")

@@ -6,10 +6,9 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import java.net.URI;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Deque;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -17,6 +16,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
@@ -69,7 +69,7 @@ class CrawlIT extends InRequests {
     @Autowired
     Benches benches;
 
-    private final List<String> broken = new ArrayList<>();
+    private final List<String> broken = Collections.synchronizedList(new ArrayList<>());
 
     private static SignedIn as(Role role, RunningApplication application) {
         return application.account(
@@ -95,26 +95,35 @@ class CrawlIT extends InRequests {
         WHOLE
     }
 
+    /** Any two of size, a fifth string or none, and how much is strung meet on some instrument. */
     @ParameterizedTest
     @EnumSource
     void everyPageOfEveryInstrumentAnswers(Family family) {
         int turn = 0;
         for (Size size : Size.of(family)) {
-            for (boolean five : List.of(false, true)) {
-                for (Strung strung : Strung.values()) {
-                    SignedIn who = as(Role.values()[turn++ % Role.values().length], this);
-                    UUID id = in(() -> instrument(size, five, strung));
-                    Instrument instrument = in(() -> instruments.get(id));
-                    pages(instrument).forEach(page -> open(who, page));
-                    if (strung == Strung.WHOLE && size.equals(Size.of(family).get(0))) {
-                        UUID run = in(() -> halfDone(instrument));
-                        open(who, "/bench/" + run);
-                        pages(instrument).forEach(page -> open(who, page));
-                    }
+            boolean first = size.equals(Size.of(family).get(0));
+            for (Strung strung : Strung.values()) {
+                boolean five = turn % 2 == 1;
+                int other = turn / Strung.values().length;
+                SignedIn who = as(Role.values()[(turn++ + other) % Role.values().length], this);
+                UUID id = in(() -> instrument(size, five, strung));
+                Instrument instrument = in(() -> instruments.get(id));
+                open(who, pages(instrument));
+                if (strung == Strung.WHOLE && first) {
+                    UUID run = in(() -> halfDone(instrument));
+                    open(who, List.of("/bench/" + run));
+                    open(who, pages(instrument));
                 }
             }
         }
         assertThat(broken).isEmpty();
+    }
+
+    /** Opens pages, as many at once as there are cores. */
+    private List<Document> open(SignedIn who, List<String> addresses) {
+        return addresses.parallelStream()
+                .flatMap(address -> Stream.ofNullable(open(who, address)))
+                .toList();
     }
 
     private List<String> pages(Instrument instrument) {
@@ -212,29 +221,28 @@ class CrawlIT extends InRequests {
     }
 
     private void walk(SignedIn who, String begin, int ofAKind) {
-        Deque<String> toOpen = new ArrayDeque<>(List.of(begin));
-        Set<String> known = new HashSet<>(toOpen);
+        Set<String> known = new HashSet<>(Set.of(begin));
         Map<String, Integer> opened = new HashMap<>();
+        List<String> toOpen = List.of(begin);
         while (!toOpen.isEmpty()) {
-            String address = toOpen.pop();
-            if (opened.merge(kindOf(address), 1, Integer::sum) > ofAKind) {
-                continue;
-            }
-            Document page = open(who, address);
-            if (page == null) {
-                continue;
-            }
-            for (Element link : page.select("a[href], [hx-get], img[src], link[href], script[src]")) {
-                for (String attribute : List.of("href", "hx-get", "src")) {
-                    String to = link.attr(attribute).replaceAll("#.*", "");
-                    if (to.startsWith("?")) {
-                        to = address.replaceAll("\\?.*", "") + to;
-                    }
-                    if (to.startsWith("/") && known.add(to)) {
-                        toOpen.add(to);
+            List<String> next = new ArrayList<>();
+            List<String> chosen = toOpen.stream()
+                    .filter(address -> opened.merge(kindOf(address), 1, Integer::sum) <= ofAKind)
+                    .toList();
+            for (Document page : open(who, chosen)) {
+                for (Element link : page.select("a[href], [hx-get], img[src], link[href], script[src]")) {
+                    for (String attribute : List.of("href", "hx-get", "src")) {
+                        String to = link.attr(attribute).replaceAll("#.*", "");
+                        if (to.startsWith("?")) {
+                            to = page.location().replaceAll("\\?.*", "") + to;
+                        }
+                        if (to.startsWith("/") && known.add(to)) {
+                            next.add(to);
+                        }
                     }
                 }
             }
+            toOpen = next;
         }
     }
 
@@ -265,7 +273,7 @@ class CrawlIT extends InRequests {
             if (!type.startsWith("text/html")) {
                 return null;
             }
-            Document page = Jsoup.parse(answer.getContentAsString());
+            Document page = Jsoup.parse(answer.getContentAsString(), address);
             page.select("select").stream()
                     .filter(select -> select.select("option[selected]").size() > 1)
                     .forEach(select -> broken.add("several are chosen of " + select.id() + " on " + address));

@@ -62,11 +62,11 @@ class HearingSocketIT extends RunningApplication {
         }
 
         String why() throws Exception {
-            return ended.get(10, TimeUnit.SECONDS);
+            return ended.get(60, TimeUnit.SECONDS);
         }
 
         String next() throws Exception {
-            return words.poll(10, TimeUnit.SECONDS);
+            return words.poll(60, TimeUnit.SECONDS);
         }
     }
 

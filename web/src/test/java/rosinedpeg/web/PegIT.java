@@ -134,7 +134,7 @@ class PegIT {
             // Without the application there is nothing to serve, so the command ends and takes the database with it.
             long database = pidIn("postgres/postmaster.pid");
             kill(pidIn("application.pid"), "KILL");
-            assertThat(demo.waitFor(30, TimeUnit.SECONDS)).isTrue();
+            assertThat(demo.waitFor(120, TimeUnit.SECONDS)).isTrue();
             assertEnds(database);
             demo();
             page.navigate(run);
@@ -171,7 +171,7 @@ class PegIT {
         long database = pidIn("postgres/postmaster.pid");
 
         Process second = peg("serve");
-        assertThat(second.waitFor(20, TimeUnit.SECONDS)).isTrue();
+        assertThat(second.waitFor(120, TimeUnit.SECONDS)).isTrue();
         assertThat(second.exitValue()).isNotZero();
         assertThat(Files.readString(folder.resolve("serve.log"))).contains("PEG_DATABASE_URL");
 
@@ -182,7 +182,7 @@ class PegIT {
 
         try (ServerSocket taken = new ServerSocket(port, 1, java.net.InetAddress.getLoopbackAddress())) {
             Process refused = peg("demo");
-            assertThat(refused.waitFor(20, TimeUnit.SECONDS)).isTrue();
+            assertThat(refused.waitFor(120, TimeUnit.SECONDS)).isTrue();
             assertThat(Files.readString(folder.resolve("demo.log")))
                     .contains("port " + taken.getLocalPort() + " is taken", "PEG_PORT");
         }
@@ -190,8 +190,8 @@ class PegIT {
         demo = demo();
         application = pidIn("application.pid");
         database = pidIn("postgres/postmaster.pid");
-        assertThat(peg("stop").waitFor(30, TimeUnit.SECONDS)).isTrue();
-        assertThat(demo.waitFor(10, TimeUnit.SECONDS)).isTrue();
+        assertThat(peg("stop").waitFor(120, TimeUnit.SECONDS)).isTrue();
+        assertThat(demo.waitFor(120, TimeUnit.SECONDS)).isTrue();
         assertEnds(application);
         assertEnds(database);
     }
@@ -286,7 +286,7 @@ class PegIT {
     /** What a command says that ends by itself, and how it ended. */
     private String said(boolean well, String command, String... arguments) throws Exception {
         Process process = peg(command, arguments);
-        assertThat(process.waitFor(60, TimeUnit.SECONDS)).isTrue();
+        assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
         String said = Files.readString(folder.resolve(command + ".log"));
         assertThat(process.exitValue() == 0).as(said).isEqualTo(well);
         return said;
