@@ -73,9 +73,15 @@ class BenchListening implements Listened {
      * @param grounds what tuning rests on
      * @param ways how much of its tension each string has when the step is done, as a share
      * @param only the string that is meant, if it is one
+     * @param slack whether the strings that come up stay so slack that no pitch of theirs can be read
      */
     private record AtStep(
-            Run run, Step step, TuningGrounds grounds, Map<Position, Double> ways, Optional<Position> only) {
+            Run run,
+            Step step,
+            TuningGrounds grounds,
+            Map<Position, Double> ways,
+            Optional<Position> only,
+            boolean slack) {
 
         static AtStep of(Run run, Step step, TuningGrounds grounds) {
             BenchState state = run.state();
@@ -89,7 +95,11 @@ class BenchListening implements Listened {
                                     ? position.in(step.tensionsAfterN())
                                             / position.in(state.plan().tensionsAfterN())
                                     : 1));
-            Optional<Position> unread = raised.stream()
+            List<Position> readable = raised.stream()
+                    .filter(position -> BenchEvent.PITCH_READING.contains(
+                            Cents.ofTensionFraction(position.in(ways)).value()))
+                    .toList();
+            Optional<Position> unread = readable.stream()
                     .filter(position -> !state.pitchCents().containsKey(position))
                     .findFirst();
             return new AtStep(
@@ -97,7 +107,8 @@ class BenchListening implements Listened {
                     step,
                     grounds,
                     ways,
-                    Optional.ofNullable(step.position()).or(() -> unread));
+                    Optional.ofNullable(step.position()).or(() -> unread),
+                    readable.isEmpty() && !raised.isEmpty());
         }
 
         private static List<Position> raised(BenchState state, Step step) {
@@ -144,7 +155,7 @@ class BenchListening implements Listened {
         }
 
         Listener.Stage stage() {
-            Map<Position, Double> hertz = run.state().heldByBridge() ? Map.of() : hertz();
+            Map<Position, Double> hertz = run.state().heldByBridge() || slack ? Map.of() : hertz();
             Optional<Position> inHand = only.filter(hertz::containsKey);
             boolean any = only.isEmpty() ? !hertz.isEmpty() : inHand.isPresent();
             Map<Position, Double> breaksCents = new EnumMap<>(Position.class);
