@@ -176,6 +176,8 @@ class FirstMinuteIT extends InBrowser {
                     "/bench/" + run,
                     "/settling",
                     "/settling/" + settling,
+                    "/settling/" + settling + "/recording",
+                    "/instruments/" + instrument("Pit 1 violin") + "/strings/III/trueness",
                     "/instruments/" + violin,
                     "/instruments/" + violin + "/plan",
                     "/instruments/" + violin + "/plan?strings=II&strings=III",

@@ -25,6 +25,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnBooleanProperty;
@@ -32,6 +33,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.dates.OccasionKind;
+import rosinedpeg.core.hearing.Octave;
+import rosinedpeg.core.hearing.Ringing;
+import rosinedpeg.core.hearing.Trueness;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -74,6 +78,7 @@ import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.lend.Lending;
+import rosinedpeg.web.listen.PitchFrom;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.pegs.PegLook;
@@ -83,6 +88,7 @@ import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.practice.Practices;
 import rosinedpeg.web.settling.Settlings;
 import rosinedpeg.web.sound.Sounds;
+import rosinedpeg.web.trueness.TruenessReadings;
 import rosinedpeg.web.week.BenchTimes;
 import rosinedpeg.web.week.BenchWeek;
 import rosinedpeg.web.week.InTurn;
@@ -130,6 +136,7 @@ class LanternQuay implements ApplicationRunner {
     private final BenchWeek benchWeek;
     private final Lending lending;
     private final Practices practices;
+    private final TruenessReadings trueness;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -154,6 +161,7 @@ class LanternQuay implements ApplicationRunner {
             BenchWeek benchWeek,
             Lending lending,
             Practices practices,
+            TruenessReadings trueness,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -176,6 +184,7 @@ class LanternQuay implements ApplicationRunner {
         this.benchWeek = benchWeek;
         this.lending = lending;
         this.practices = practices;
+        this.trueness = trueness;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -289,6 +298,10 @@ class LanternQuay implements ApplicationRunner {
                 UUID.randomUUID());
         seasons.fit(pit1, List.of(sluice, sluice, weir, weir), sluice, Map.of(I, 24, II, 124, III, 60, IV, 60), 1.1);
         instruments.guard(pit1, false, true);
+        UUID worn = instruments.get(pit1).string(III).orElseThrow().fittedId();
+        hearTrueness(worn, 58, PitchFrom.HEARD, new Octave(3.4, 1.7), new Ringing(2.3e-4, 0.8, 9));
+        hearTrueness(worn, 24, PitchFrom.TYPED, Octave.once(1.5), null);
+        hearTrueness(worn, 2, PitchFrom.HEARD, new Octave(-4.9, 1.9), new Ringing(2.4e-4, 2.1, 9));
 
         UUID pit2 = add("Pit 2 violin", Family.VIOLIN, "4/4", 12, Demand.CONCERT, TailEnd.FORK_TUNER);
         measure(pit2, 30, Map.of(of(Quantity.VIBRATING_LENGTH), 326.0));
@@ -432,6 +445,15 @@ class LanternQuay implements ApplicationRunner {
         for (Step step : plan.steps()) {
             benches.record(run, Press.now(UUID.randomUUID(), step.index()), new BenchEntry.Done(step.index()));
         }
+    }
+
+    private void hearTrueness(UUID fittedId, int daysAgo, PitchFrom from, Octave octave, @Nullable Ringing ringing) {
+        trueness.record(
+                fittedId,
+                UUID.randomUUID(),
+                hoursAgo(24.0 * daysAgo),
+                from,
+                new Trueness(Optional.of(octave), Optional.ofNullable(ringing)));
     }
 
     private void layIn(

@@ -20,7 +20,8 @@
             "week",
             "lend",
             "practice",
-            "listen"
+            "listen",
+            "trueness"
         })
 @NullMarked
 package rosinedpeg.web.demonstration;

@@ -115,10 +115,10 @@ final class HearingSession {
         ear = after.awaited().map(awaited -> new Ear(awaited, samplesPerSecond)).orElse(null);
         minds = new HandsFree(after.only(), after.breaksCents());
         now = new Hearing.Silence(0);
-        told.add(
-                ear == null
-                        ? words.idle(after.number())
-                        : words.telling(after.number(), now, minds.take(now), Optional.empty()));
+        Telling telling = ear == null
+                ? words.idle(after.number())
+                : words.telling(after.number(), now, minds.take(now), Optional.empty());
+        told.add(after.asks().isEmpty() ? telling : telling.with(new Said(after.asks(), false)));
     }
 
     private void listen(Ear hears, double[] samples, long nowNanos, List<Telling> told) {

@@ -46,8 +46,21 @@ public interface Listener {
      * @param awaited the strings that may sound; empty while nobody has to listen
      * @param only the string that is meant, if it is only one
      * @param breaksCents how far above what it should sound each string is expected to break
+     * @param asks what is to be done now, in words; empty where the page says it
      */
-    record Stage(long number, Optional<Awaited> awaited, Optional<Position> only, Map<Position, Double> breaksCents) {}
+    record Stage(
+            long number,
+            Optional<Awaited> awaited,
+            Optional<Position> only,
+            Map<Position, Double> breaksCents,
+            String asks) {
+
+        /** A stage of a page that says what is to be done. */
+        public Stage(
+                long number, Optional<Awaited> awaited, Optional<Position> only, Map<Position, Double> breaksCents) {
+            this(number, awaited, only, breaksCents, "");
+        }
+    }
 
     /**
      * What is said.

@@ -24,6 +24,8 @@ public enum Constraint {
     STRING_SOUND_ONCE,
     /** A reading of a settling string was sent twice. */
     SETTLING_READING_ONCE,
+    /** A reading of how true a string is was sent twice. */
+    TRUENESS_READING_ONCE,
     /** Care of strings or bow was sent twice. */
     CARE_ONCE,
     /** What was bought was laid into the drawer twice. */

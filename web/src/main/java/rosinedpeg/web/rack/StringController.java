@@ -34,6 +34,8 @@ import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Words;
+import rosinedpeg.web.trueness.StringTrueness;
+import rosinedpeg.web.trueness.TruenessReadings;
 
 /** A string that is on an instrument: recorded without the bench, and looked over. */
 @Controller
@@ -46,14 +48,21 @@ class StringController {
     private final KindWords kindWords;
     private final Words words;
     private final StrungSince strungSince;
+    private final TruenessReadings trueness;
 
     StringController(
-            Instruments instruments, StringKinds kinds, KindWords kindWords, StrungSince strungSince, Words words) {
+            Instruments instruments,
+            StringKinds kinds,
+            KindWords kindWords,
+            StrungSince strungSince,
+            TruenessReadings trueness,
+            Words words) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.kindWords = kindWords;
         this.words = words;
         this.strungSince = strungSince;
+        this.trueness = trueness;
     }
 
     @OpenTo(Role.PLAYER)
@@ -195,7 +204,12 @@ class StringController {
     private String showString(Instrument instrument, Position position, Optional<HoursForm> counted, Model model) {
         Page.lay(
                 new StringPage(
-                        instrument, position, instrument.string(position), counted, kindsFor(instrument, position)),
+                        instrument,
+                        position,
+                        instrument.string(position),
+                        instrument.string(position).map(string -> trueness.of(string.fittedId())),
+                        counted,
+                        kindsFor(instrument, position)),
                 model);
         return "rack/string";
     }
@@ -256,6 +270,7 @@ class StringController {
      * @param instrument the instrument
      * @param position where the string is
      * @param string what is there; empty when nothing is recorded
+     * @param trueness how true it was found; empty when nothing is there
      * @param counted the hours played on it, to be filled in
      * @param kinds what can go there
      */
@@ -263,6 +278,7 @@ class StringController {
             Instrument instrument,
             Position position,
             Optional<StringOn> string,
+            Optional<StringTrueness> trueness,
             Optional<HoursForm> counted,
             List<StringKind> kinds) {
 

@@ -17,7 +17,8 @@
             "working",
             "aftercare",
             "picture",
-            "sound"
+            "sound",
+            "trueness"
         })
 @NullMarked
 package rosinedpeg.web.rack;
