@@ -6,7 +6,9 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
+import java.util.Optional;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
@@ -20,7 +22,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /**
  * Says of a file that is far too large that it is. Left to itself the server would read no field of such a form, miss the one that
  * proves where it comes from, and say that somebody may not go there. Whole archives are let through at two addresses, and only
- * from those who are signed in and may look after instruments.
+ * from those who are signed in and may look after instruments; recordings from anybody who is signed in.
  */
 @Component
 @Order(SessionRepositoryFilter.DEFAULT_ORDER + 1)
@@ -29,13 +31,20 @@ class UploadLimit extends OncePerRequestFilter {
     /** Where archives and passports are taken in. */
     private static final Set<String> FOR_ARCHIVES = Set.of("/workshop/archive", "/instruments/passport");
 
+    /** Where recordings are heard. */
+    private static final Pattern FOR_RECORDINGS = Pattern.compile("/settling/[^/]+/recording");
+
     private final DataSize most;
     private final DataSize mostOfArchives;
+    private final DataSize mostOfRecordings;
 
     UploadLimit(
-            @Value("${peg.upload.largest}") DataSize most, @Value("${peg.archive.largest}") DataSize mostOfArchives) {
+            @Value("${peg.upload.largest}") DataSize most,
+            @Value("${peg.archive.largest}") DataSize mostOfArchives,
+            @Value("${peg.recording.largest}") DataSize mostOfRecordings) {
         this.most = most;
         this.mostOfArchives = mostOfArchives;
+        this.mostOfRecordings = mostOfRecordings;
     }
 
     @Override
@@ -52,20 +61,22 @@ class UploadLimit extends OncePerRequestFilter {
     }
 
     private DataSize most(HttpServletRequest request) {
-        return FOR_ARCHIVES.contains(
-                                request.getServletPath() + (request.getPathInfo() == null ? "" : request.getPathInfo()))
-                        && looksAfterInstruments(request)
-                ? mostOfArchives
-                : most;
+        String path = request.getServletPath() + (request.getPathInfo() == null ? "" : request.getPathInfo());
+        if (FOR_ARCHIVES.contains(path)
+                && person(request).filter(one -> one.role() != Role.PLAYER).isPresent()) {
+            return mostOfArchives;
+        }
+        return FOR_RECORDINGS.matcher(path).matches() && person(request).isPresent() ? mostOfRecordings : most;
     }
 
-    private static boolean looksAfterInstruments(HttpServletRequest request) {
+    private static Optional<SignedIn> person(HttpServletRequest request) {
         HttpSession session = request.getSession(false);
         return session != null
-                && session.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY)
-                        instanceof SecurityContext context
-                && context.getAuthentication() != null
-                && context.getAuthentication().getPrincipal() instanceof SignedIn person
-                && person.role() != Role.PLAYER;
+                        && session.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY)
+                                instanceof SecurityContext context
+                        && context.getAuthentication() != null
+                        && context.getAuthentication().getPrincipal() instanceof SignedIn person
+                ? Optional.of(person)
+                : Optional.empty();
     }
 }

@@ -37,6 +37,11 @@ interface WaitingFileRepository extends JpaRepository<WaitingFileEntity, UUID> {
     @Query("select file.id from WaitingFileEntity file where file.state <> ASKED order by file.cameAt desc, file.id")
     List<UUID> newestFirst();
 
+    /** One has been taken in; another press at the same moment may have said so already. */
+    @Modifying(flushAutomatically = true)
+    @Query("delete from WaitingFileEntity file where file.id = :id")
+    void remove(UUID id);
+
     @Modifying
     @Query("delete from WaitingFileEntity file where file.cameAt < :moment and file.state <> ASKED")
     void deleteOld(Instant moment);

@@ -92,7 +92,7 @@ public class WaitingFiles {
 
     /** A file has been taken in. */
     public void taken(UUID id) {
-        waiting.deleteById(id);
+        waiting.remove(id);
     }
 
     /** What a file is to become. */
@@ -100,6 +100,7 @@ public class WaitingFiles {
         STRINGS,
         CALENDAR,
         DRAWER,
-        ORDER
+        ORDER,
+        RECORDING
     }
 }
