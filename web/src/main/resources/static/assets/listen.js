@@ -129,8 +129,7 @@ const put = (panel, name, text) => {
 
 // What a page shows of its record is asked for again, and nothing else of it. The bench follows its run by itself.
 document.addEventListener("heard:renew", () => {
-  const renewed = document.querySelector("[data-renewed]");
-  if (renewed) htmx.ajax("GET", location.href, { target: renewed, select: `#${renewed.id}`, swap: "outerHTML" });
+  for (const renewed of document.querySelectorAll("[data-renewed]")) htmx.ajax("GET", location.href, { target: renewed, select: `#${renewed.id}`, swap: "outerHTML" });
 });
 
 // The page may have been renewed meanwhile: everything is put where it stands now.

@@ -260,42 +260,6 @@ class HearingIT extends InBrowser {
                 .isEqualTo(1);
     }
 
-    /** A first reading is typed, a later one heard, pluck by pluck; what has become false by it counts as a sign of wear when somebody says so. */
-    @Test
-    void aStringThatHasBecomeFalseIsHeard() throws Exception {
-        double open = VIOLIN_HERTZ.get(2);
-        MadeUpSound sound = new MadeUpSound().rest(0.4).string(open, 1.3, false);
-        for (int again = 0; again < 2; again++) {
-            sound.rest(0.4)
-                    .string(2 * open, 0.7, true)
-                    .rest(0.4)
-                    .string(2 * open * Math.pow(2, -14 / 1200.0), 0.7, true);
-        }
-        hears(sound);
-        Page page = open("bench");
-        page.navigate("/instruments/" + ours("False violin") + "/strings/III/trueness");
-        page.locator("#harmonic").fill("2");
-        page.locator("#stopped").fill("off the board");
-        page.keyboard().press("Enter");
-        assertThat(page.locator("#stopped-said")).containsText("100");
-        assertThat(page.locator("#harmonic")).hasValue("2");
-        page.locator("#stopped").fill("5");
-        page.keyboard().press("Enter");
-        Locator readings = page.locator("#readings tbody tr");
-        assertThat(readings).hasCount(1);
-        page.keyboard().press("m");
-        assertThat(readings).hasCount(2);
-        assertThat(page.locator(".trueness-stands")).containsText("It has become false: the stopped octave is 17");
-        assertThat(readings.last()).containsText("off their line");
-        Browser.assertAccessible(page);
-        page.locator(".hearing-goes [data-ears]").click();
-        page.locator("form[action$=sign] button").click();
-        assertThat(page.locator("input[value=FALSE_FIFTHS]")).isChecked();
-        page.locator("a[href$=trueness]").click();
-        readings.last().locator("button").click();
-        assertThat(readings).hasCount(1);
-    }
-
     private static void see(Page page, boolean seen) {
         page.evaluate(
                 "hidden => { Object.defineProperty(document, 'hidden', { value: hidden, configurable: true });"

@@ -1,7 +1,10 @@
 package rosinedpeg.web.trueness;
 
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -192,6 +195,13 @@ class TruenessController {
         /** {@return by how much an octave has to move to be false, in cents} */
         public double falseCents() {
             return Trueness.FALSE_OCTAVE_CENTS;
+        }
+
+        /** {@return the readings, the last one first} */
+        public List<StringTrueness.Reading> newestFirst() {
+            List<StringTrueness.Reading> readings = new ArrayList<>(trueness.readings());
+            Collections.reverse(readings);
+            return readings;
         }
 
         /** {@return how many octaves were read} */
