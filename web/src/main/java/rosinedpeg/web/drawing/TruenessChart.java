@@ -52,16 +52,10 @@ public record TruenessChart(View view) {
         double days = Math.max(
                 LEAST_DAYS, days(begins, octaves.get(octaves.size() - 1).at()));
         double first = octaves.get(0).octave().cents();
-        double most = ROOM
-                * Math.max(
-                        Trueness.FALSE_OCTAVE_CENTS,
-                        octaves.stream()
-                                .mapToDouble(one -> Math.abs(one.octave().cents() - first)
-                                        + one.octave().doubtCents())
-                                .max()
-                                .orElse(0));
-        double middle = TOP + (HEIGHT - TOP - BOTTOM) / 2;
-        double perCent = (HEIGHT - TOP - BOTTOM) / 2 / most;
+        double above = ROOM * furthest(octaves, 1);
+        double below = ROOM * furthest(octaves, -1);
+        double perCent = (HEIGHT - TOP - BOTTOM) / (above + below);
+        double middle = TOP + above * perCent;
         double perDay = (WIDTH - LEFT - RIGHT - 2 * RADIUS) / days;
         double band = Trueness.FALSE_OCTAVE_CENTS * perCent;
         Pen pen = new Pen();
@@ -81,6 +75,15 @@ public record TruenessChart(View view) {
         pen.text("measure", LEFT, HEIGHT - 6, TEXT, "start", Say.number(0, 0));
         pen.text("measure", WIDTH - RIGHT, HEIGHT - 6, TEXT, "end", Say.number(days, 0));
         return new TruenessChart(pen.view(0, 0, WIDTH, HEIGHT));
+    }
+
+    /** How far up or down the furthest of them may be, and no less than the band. */
+    private static double furthest(List<Read> octaves, int direction) {
+        double first = octaves.get(0).octave().cents();
+        return octaves.stream()
+                .mapToDouble(one -> direction * (one.octave().cents() - first)
+                        + one.octave().doubtCents())
+                .reduce(Trueness.FALSE_OCTAVE_CENTS, Math::max);
     }
 
     private static double days(Instant from, Instant to) {
