@@ -6,6 +6,7 @@ import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -71,27 +72,37 @@ class TruenessController {
             Model model,
             RedirectAttributes redirect) {
         StringOn string = string(instruments.get(id), position);
-        var harmonic = Entry.number(result, "harmonic", form.harmonic(), Octave.CENTS);
-        var stopped = Entry.number(result, "stopped", form.stopped(), Octave.CENTS);
-        if (harmonic.isPresent() && stopped.isPresent()) {
-            double cents = stopped.getAsDouble() - harmonic.getAsDouble();
-            if (Octave.CENTS.contains(cents)) {
-                if (!string.fittedId().equals(form.fitted())) {
-                    redirect.addFlashAttribute("notice", "trueness.another");
-                    return "redirect:/instruments/" + id + "/strings/" + position + "/trueness";
-                }
-                Constraint.TRUENESS_READING_ONCE.once(() -> readings.record(
-                        string.fittedId(),
-                        Entry.press(form.press()),
-                        clock.instant(),
-                        PitchFrom.TYPED,
-                        new Trueness(Optional.of(Octave.once(cents)), Optional.empty())));
-                redirect.addFlashAttribute("notice", "trueness.read");
-                return "redirect:/instruments/" + id + "/strings/" + position + "/trueness";
-            }
-            result.rejectValue("stopped", "trueness.apart");
+        OptionalDouble cents = octaveCents(form, result);
+        if (cents.isEmpty()) {
+            return show(id, position, model);
         }
-        return show(id, position, model);
+        boolean another = !string.fittedId().equals(form.fitted());
+        if (!another) {
+            Trueness read = new Trueness(Optional.of(Octave.once(cents.getAsDouble())), Optional.empty());
+            Constraint.TRUENESS_READING_ONCE.once(() -> readings.record(
+                    string.fittedId(), Entry.press(form.press()), clock.instant(), PitchFrom.TYPED, read));
+        }
+        redirect.addFlashAttribute("notice", another ? "trueness.another" : "trueness.read");
+        return back(id, position);
+    }
+
+    /** {@return the stopped note from the harmonic; empty where one of the two is refused, or they are too far apart} */
+    private static OptionalDouble octaveCents(OctaveForm form, BindingResult result) {
+        OptionalDouble harmonic = Entry.number(result, "harmonic", form.harmonic(), Octave.CENTS);
+        OptionalDouble stopped = Entry.number(result, "stopped", form.stopped(), Octave.CENTS);
+        if (harmonic.isEmpty() || stopped.isEmpty()) {
+            return OptionalDouble.empty();
+        }
+        double cents = stopped.getAsDouble() - harmonic.getAsDouble();
+        if (!Octave.CENTS.contains(cents)) {
+            result.rejectValue("stopped", "trueness.apart");
+            return OptionalDouble.empty();
+        }
+        return OptionalDouble.of(cents);
+    }
+
+    private static String back(UUID id, Position position) {
+        return "redirect:/instruments/" + id + "/strings/" + position + "/trueness";
     }
 
     /** Takes a reading back. */
@@ -104,7 +115,7 @@ class TruenessController {
             RedirectAttributes redirect) {
         readings.takeBack(string(instruments.get(id), position).fittedId(), reading);
         redirect.addFlashAttribute("notice", "settling.takenBack");
-        return "redirect:/instruments/" + id + "/strings/" + position + "/trueness";
+        return back(id, position);
     }
 
     /** Counts it as a sign of wear that a string has become false. */
