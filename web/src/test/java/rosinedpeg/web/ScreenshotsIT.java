@@ -3,13 +3,11 @@ package rosinedpeg.web;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Page;
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
-import org.junit.jupiter.api.io.TempDir;
 
 /** Renews the pictures in docs/screenshots/; run by {@code ./peg shots}. */
 @EnabledIfSystemProperty(named = "peg.shots", matches = ".+")
@@ -17,14 +15,8 @@ class ScreenshotsIT extends RunningApplication {
 
     private static final Path FOLDER = Path.of(System.getProperty("peg.shots", ""));
 
-    /** D a pure fifth below A at 442. */
-    private static final double THIRD_HERTZ = 442 / 1.5;
-
-    @TempDir
-    Path folder;
-
     @Test
-    void takesThem() throws IOException {
+    void takesThem() {
         try (Browser browser = new Browser()) {
             Page page = browser.open(address(), 1280, 800);
             Browser.signIn(page, "bench");
@@ -36,6 +28,7 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/bridge?gap=1.4", "bridge");
             visit(page, "/instruments/" + violin + "/measure/PEGBOX", "measure");
             UUID run = openRun("Pit 5 viola");
+            visit(page, "/instruments/" + violin + "/post", "post");
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
             visit(
                     page,
@@ -68,21 +61,6 @@ class ScreenshotsIT extends RunningApplication {
             Page narrow = browser.open(address(), 390, 844);
             Browser.signIn(narrow, "bench");
             visit(narrow, "/bench/" + run, "bench-narrow");
-        }
-        listens();
-    }
-
-    /** III, bowed, a little flat. */
-    private void listens() throws IOException {
-        MadeUpSound sound = new MadeUpSound().rest(0.3).string(THIRD_HERTZ * Math.pow(2, -19 / 1200.0), 8, true);
-        try (Browser browser = Browser.hearing(sound.write(folder.resolve("heard.wav")))) {
-            Page page = browser.open(address(), 1280, 800);
-            Browser.signIn(page, "pit");
-            page.navigate("/listen?instrument=Pit 1 violin&fifths=PURE");
-            page.keyboard().press("m");
-            assertThat(page.locator("[data-heard=says]")).containsText("flat");
-            page.waitForTimeout(1500);
-            shoot(page, "listen");
         }
     }
 
