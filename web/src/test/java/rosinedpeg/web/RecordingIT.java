@@ -14,6 +14,7 @@ import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.UUID;
 import java.util.stream.Stream;
 import javax.sound.sampled.AudioFileFormat;
@@ -27,6 +28,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.SignedIn;
@@ -174,6 +176,23 @@ class RecordingIT extends InRequests {
         MvcTestResult answer = send(file, begunAt);
         assertThat(answer).hasStatus(200);
         assertThat(answer).bodyText().contains(sentence, begunAt.withNano(0).toString());
+    }
+
+    /** Whatever stands in the head of a file, it gets a page. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 2, 3, 4})
+    void aBrokenHeadIsNoFailure(long seed) throws Exception {
+        byte[] right = wav(new double[800], format(16_000, 16, 1));
+        Random random = new Random(seed);
+        for (int i = 0; i < 40; i++) {
+            byte[] broken = Arrays.copyOf(right, random.nextInt(4) == 0 ? random.nextInt(60) + 1 : right.length);
+            for (int changed = 0; changed < 3; changed++) {
+                broken[random.nextInt(Math.min(48, broken.length))] = (byte) random.nextInt(256);
+            }
+            assertThat(send(broken, LocalDateTime.now()).getResponse().getStatus())
+                    .as("%d of %d", i, seed)
+                    .isIn(200, 302);
+        }
     }
 
     /** Nothing in it is no failure; what cannot become a reading says why; another workshop sees nothing of it. */

@@ -1,13 +1,13 @@
 package rosinedpeg.web.listen;
 
-import java.io.BufferedInputStream;
+import java.io.ByteArrayInputStream;
+import java.io.EOFException;
 import java.io.IOException;
-import java.io.InputStream;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.FloatBuffer;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.Semaphore;
 import javax.sound.sampled.AudioFormat;
 import javax.sound.sampled.AudioFormat.Encoding;
@@ -33,9 +33,6 @@ public class SentRecording {
     public static final int LONGEST_MINUTES = 5;
 
     private static final long BYTES_PER_MEGABYTE = 1_000_000;
-    private static final Set<Encoding> ENCODINGS =
-            Set.of(Encoding.PCM_SIGNED, Encoding.PCM_UNSIGNED, Encoding.PCM_FLOAT);
-    private static final Set<Integer> BITS = Set.of(8, 16, 24, 32);
     private static final int MOST_CHANNELS = 2;
     private static final int SECONDS_PER_MINUTE = 60;
     private static final int FRAMES_AT_ONCE = 8192;
@@ -74,10 +71,9 @@ public class SentRecording {
         if (!inHand.tryAcquire()) {
             return wrong("recording.busy");
         }
-        try (InputStream bytes = new BufferedInputStream(file.getInputStream());
-                AudioInputStream sound = AudioSystem.getAudioInputStream(bytes)) {
+        try (AudioInputStream sound = AudioSystem.getAudioInputStream(new ByteArrayInputStream(file.getBytes()))) {
             return hear(sound, awaited);
-        } catch (UnsupportedAudioFileException unknown) {
+        } catch (UnsupportedAudioFileException | EOFException broken) {
             return wrong("recording.noWav");
         } finally {
             inHand.release();
@@ -85,77 +81,47 @@ public class SentRecording {
     }
 
     private Heard hear(AudioInputStream sound, Awaited awaited) throws IOException {
-        AudioFormat format = sound.getFormat();
-        int channels = format.getChannels();
-        int bytes = format.getSampleSizeInBits() / Byte.SIZE;
-        if (!ENCODINGS.contains(format.getEncoding())
-                || !BITS.contains(format.getSampleSizeInBits())
-                || format.getEncoding().equals(Encoding.PCM_FLOAT) && bytes != Float.BYTES
-                || format.getEncoding().equals(Encoding.PCM_UNSIGNED) && bytes != 1
-                || channels < 1
+        AudioFormat sent = sound.getFormat();
+        int channels = sent.getChannels();
+        float rate = sent.getSampleRate();
+        AudioFormat format =
+                new AudioFormat(Encoding.PCM_FLOAT, rate, Float.SIZE, channels, channels * Float.BYTES, rate, false);
+        if (channels < 1
                 || channels > MOST_CHANNELS
-                || format.getFrameSize() != channels * bytes
-                || !Ear.SAMPLES_PER_SECOND.contains(format.getSampleRate())) {
+                || !Ear.SAMPLES_PER_SECOND.contains(rate)
+                || !AudioSystem.isConversionSupported(format, sent)) {
             return wrong("recording.format", Ear.SAMPLES_PER_SECOND.low() / 1000, Ear.SAMPLES_PER_SECOND.high() / 1000);
         }
-        double longest = LONGEST_MINUTES * SECONDS_PER_MINUTE * (double) format.getSampleRate();
-        RecordedTuning tuning = new RecordedTuning(awaited, format.getSampleRate());
-        byte[] frames = new byte[FRAMES_AT_ONCE * format.getFrameSize()];
-        long heard = 0;
-        for (int read = sound.readNBytes(frames, 0, frames.length);
-                read >= format.getFrameSize();
-                read = sound.readNBytes(frames, 0, frames.length)) {
-            heard += read / format.getFrameSize();
-            if (heard > longest) {
-                return wrong("recording.long", LONGEST_MINUTES);
+        RecordedTuning tuning = new RecordedTuning(awaited, rate);
+        double left = LONGEST_MINUTES * SECONDS_PER_MINUTE * (double) rate;
+        try (AudioInputStream frames = AudioSystem.getAudioInputStream(format, sound)) {
+            for (double[] next = next(frames); next.length > 0; next = next(frames)) {
+                left -= next.length;
+                if (left < 0) {
+                    return wrong("recording.long", LONGEST_MINUTES);
+                }
+                tuning.hear(next);
             }
-            tuning.hear(samples(frames, read / format.getFrameSize(), format));
         }
         return new Heard(Optional.of(tuning.strings()), Optional.empty());
     }
 
-    /** The mean of the channels; what is no number is silence. */
-    private static double[] samples(byte[] frames, int count, AudioFormat format) {
-        ByteBuffer bytes =
-                ByteBuffer.wrap(frames).order(format.isBigEndian() ? ByteOrder.BIG_ENDIAN : ByteOrder.LITTLE_ENDIAN);
-        double[] samples = new double[count];
-        for (int i = 0; i < count; i++) {
+    /** The next samples, the mean of their channels; what is no number is silence. */
+    private static double[] next(AudioInputStream frames) throws IOException {
+        int channels = frames.getFormat().getChannels();
+        int frameBytes = channels * Float.BYTES;
+        byte[] bytes = frames.readNBytes(FRAMES_AT_ONCE * frameBytes);
+        FloatBuffer values =
+                ByteBuffer.wrap(bytes).order(ByteOrder.LITTLE_ENDIAN).asFloatBuffer();
+        double[] samples = new double[bytes.length / frameBytes];
+        for (int i = 0; i < samples.length; i++) {
             double sum = 0;
-            for (int channel = 0; channel < format.getChannels(); channel++) {
-                sum += sample(bytes, format);
+            for (int channel = 0; channel < channels; channel++) {
+                sum += values.get();
             }
-            double mean = sum / format.getChannels();
-            samples[i] = Double.isFinite(mean) ? mean : 0;
+            samples[i] = Double.isFinite(sum) ? sum / channels : 0;
         }
         return samples;
-    }
-
-    private static double sample(ByteBuffer bytes, AudioFormat format) {
-        if (format.getEncoding().equals(Encoding.PCM_FLOAT)) {
-            return bytes.getFloat();
-        }
-        int bits = format.getSampleSizeInBits();
-        double full = 1L << bits - 1;
-        if (format.getEncoding().equals(Encoding.PCM_UNSIGNED)) {
-            return ((bytes.get() & 0xff) - full) / full;
-        }
-        return whole(bytes, bits) / full;
-    }
-
-    private static double whole(ByteBuffer bytes, int bits) {
-        return switch (bits) {
-            case Byte.SIZE -> bytes.get();
-            case Short.SIZE -> bytes.getShort();
-            case Integer.SIZE -> bytes.getInt();
-            default -> {
-                int first = bytes.get() & 0xff;
-                int second = bytes.get() & 0xff;
-                int third = bytes.get() & 0xff;
-                boolean big = bytes.order() == ByteOrder.BIG_ENDIAN;
-                int high = big ? first : third;
-                yield (byte) high << 16 | second << 8 | (big ? third : first);
-            }
-        };
     }
 
     private Heard wrong(String why, Object... told) {
