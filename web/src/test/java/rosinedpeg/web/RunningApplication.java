@@ -26,7 +26,9 @@ import rosinedpeg.web.platform.SignedIn;
  * starts. One application serves all test classes; each test finds the demonstration as it begins, whatever the others
  * did to it.
  */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "peg.demo=true")
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {"peg.demo=true", "peg.tuner-patience=1m"})
 abstract class RunningApplication {
 
     static final String PASSWORD = "under-the-stage";

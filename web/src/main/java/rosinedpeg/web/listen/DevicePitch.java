@@ -19,23 +19,27 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A device that listens beside the bench. It answers {@code GET address?string=II} with {@code {"cents": -12.3}}, how far
- * the string that sounds is from its pitch. Its address is a setting of the server; the demonstration brings a stand-in.
+ * the string that sounds is from its pitch. Its address and how long it is waited for are settings of the server; the demonstration brings a stand-in.
  */
 @Component
 class DevicePitch implements PitchSource {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(2);
-
     private final Optional<URI> address;
+    private final Duration patience;
     private final JsonMapper json;
-    private final HttpClient client =
-            HttpClient.newBuilder().connectTimeout(PATIENCE).build();
+    private final HttpClient client;
 
-    DevicePitch(@Value("${peg.tuner:}") String address, ObjectProvider<PitchDevice> device, JsonMapper json) {
+    DevicePitch(
+            @Value("${peg.tuner:}") String address,
+            @Value("${peg.tuner-patience}") Duration patience,
+            ObjectProvider<PitchDevice> device,
+            JsonMapper json) {
         this.address = address.isBlank()
                 ? Optional.ofNullable(device.getIfAvailable()).map(PitchDevice::address)
                 : Optional.of(URI.create(address));
+        this.patience = patience;
         this.json = json;
+        client = HttpClient.newBuilder().connectTimeout(patience).build();
     }
 
     @Override
@@ -71,7 +75,7 @@ class DevicePitch implements PitchSource {
                 belief.raised()));
         try {
             HttpResponse<String> answer = client.send(
-                    HttpRequest.newBuilder(asked).timeout(PATIENCE).build(), HttpResponse.BodyHandlers.ofString());
+                    HttpRequest.newBuilder(asked).timeout(patience).build(), HttpResponse.BodyHandlers.ofString());
             JsonNode cents =
                     answer.statusCode() == 200 ? json.readTree(answer.body()).path("cents") : null;
             return cents != null && cents.isNumber() ? OptionalDouble.of(cents.asDouble()) : OptionalDouble.empty();

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.sun.net.httpserver.HttpServer;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
+import java.time.Duration;
 import java.util.HashMap;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -27,6 +28,7 @@ class DevicePitchTest {
     private static DevicePitch at(String address) {
         return new DevicePitch(
                 address,
+                Duration.ofMinutes(1),
                 new DefaultListableBeanFactory().getBeanProvider(PitchDevice.class),
                 JsonMapper.builder().build());
     }
