@@ -136,7 +136,7 @@ class PegIT {
             kill(pidIn("application.pid"), "KILL");
             assertThat(demo.waitFor(120, TimeUnit.SECONDS)).isTrue();
             assertEnds(database);
-            demo();
+            demo = demo();
             page.navigate(run);
             assertThat(standing(page)).as("after kill -9 of the application").isEqualTo(standing);
 
@@ -154,6 +154,13 @@ class PegIT {
             Browser.turn(page, "Space");
             assertThat(page.locator("h1")).containsText("Hang the tail end of II");
         }
+
+        // A terminal that is killed: nobody gets to clean up, and still nothing is left running.
+        long application = pidIn("application.pid");
+        long database = pidIn("postgres/postmaster.pid");
+        demo.destroyForcibly().waitFor();
+        assertEnds(application);
+        assertEnds(database);
     }
 
     /** What is on the page, but for the time that has passed and the tokens of its forms. */
@@ -165,35 +172,11 @@ class PegIT {
     }
 
     @Test
-    void leavesNothingRunningAndNamesATakenPort() throws Exception {
-        Process demo = demo();
-        long application = pidIn("application.pid");
-        long database = pidIn("postgres/postmaster.pid");
-
-        Process second = peg("serve");
-        assertThat(second.waitFor(120, TimeUnit.SECONDS)).isTrue();
-        assertThat(second.exitValue()).isNotZero();
-        assertThat(Files.readString(folder.resolve("serve.log"))).contains("PEG_DATABASE_URL");
-
-        // A terminal that is killed: nobody gets to clean up.
-        demo.destroyForcibly().waitFor();
-        assertEnds(application);
-        assertEnds(database);
-
+    void saysWhatIsMissingOrTaken() throws Exception {
+        assertThat(said(false, "serve")).contains("PEG_DATABASE_URL");
         try (ServerSocket taken = new ServerSocket(port, 1, java.net.InetAddress.getLoopbackAddress())) {
-            Process refused = peg("demo");
-            assertThat(refused.waitFor(120, TimeUnit.SECONDS)).isTrue();
-            assertThat(Files.readString(folder.resolve("demo.log")))
-                    .contains("port " + taken.getLocalPort() + " is taken", "PEG_PORT");
+            assertThat(said(false, "demo")).contains("port " + taken.getLocalPort() + " is taken", "PEG_PORT");
         }
-
-        demo = demo();
-        application = pidIn("application.pid");
-        database = pidIn("postgres/postmaster.pid");
-        assertThat(peg("stop").waitFor(120, TimeUnit.SECONDS)).isTrue();
-        assertThat(demo.waitFor(120, TimeUnit.SECONDS)).isTrue();
-        assertEnds(application);
-        assertEnds(database);
     }
 
     /** From nothing to the end of a first change of one string, by keyboard alone, counting every key that types no text. */
@@ -251,7 +234,11 @@ class PegIT {
         long events = ofOwnDatabase("select count(*) from run_event");
         ofOwnDatabase("truncate instrument cascade");
         assertThat(ofOwnDatabase("select count(*) from run_event")).isZero();
+        long application = pidIn("own/application.pid");
+        long database = pidIn("own/postgres/postmaster.pid");
         said(true, "stop");
+        assertEnds(application);
+        assertEnds(database);
         Files.writeString(folder.resolve("no.backup"), "PGDMP and nothing more");
         assertThat(said(false, "restore", folder.resolve("no.backup").toString()))
                 .contains("is no backup");
