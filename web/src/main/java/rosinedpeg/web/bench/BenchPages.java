@@ -138,7 +138,7 @@ class BenchPages {
     }
 
     private Map<StepFigure, String> workings(Run run, Step step, Instrument instrument) {
-        Map<UUID, StringKind> known = kinds.all();
+        Map<UUID, StringKind> known = kinds.some(run.replacements().values());
         Map<Position, StringKind> newStrings = new EnumMap<>(Position.class);
         run.replacements().forEach((position, kind) -> newStrings.put(position, known.get(kind)));
         return StepWorkings.of(instrument, run.state().plan(), newStrings).of(step);
@@ -170,7 +170,7 @@ class BenchPages {
 
     /** The strings of the instrument, those at some positions replaced by what the run puts on. */
     private Map<Position, StringSpec> strings(Run run, Instrument instrument, Collection<Position> replaced) {
-        Map<UUID, StringKind> known = kinds.all();
+        Map<UUID, StringKind> known = kinds.some(run.replacements().values());
         Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
         replaced.forEach(position -> specs.put(
                 position,

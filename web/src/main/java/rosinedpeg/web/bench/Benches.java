@@ -4,6 +4,7 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import java.time.Clock;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -54,6 +56,9 @@ public class Benches {
     /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
     private final Cache<UUID, ChangePlan> plans =
             Caffeine.newBuilder().maximumSize(200).build();
+    /** Ledgers by their last row: rows are only ever added, so that what was read up to one of them holds for ever. */
+    private final Cache<UUID, Ledger> ledgers =
+            Caffeine.newBuilder().maximumSize(400).build();
 
     private final Clock clock;
 
@@ -113,7 +118,7 @@ public class Benches {
 
     private OpenRuns read(ListPage<RunEntity> page) {
         List<RunEntity> open = page.shown();
-        Map<UUID, List<RunEventEntity>> ledgers =
+        Map<UUID, List<RunEventEntity>> rows =
                 events
                         .findByRunIdInOrderBySequence(
                                 open.stream().map(RunEntity::id).toList())
@@ -129,7 +134,7 @@ public class Benches {
         List<UnreadableRun> unreadable = new ArrayList<>();
         for (RunEntity run : open) {
             try {
-                runs.add(view(run, ledgers.getOrDefault(run.id(), List.of())));
+                runs.add(view(run, ledger(run, rows.getOrDefault(run.id(), List.of()))));
             } catch (UnreadableRunException cannotBeRead) {
                 unreadable.add(cannotBeRead.run());
             }
@@ -150,7 +155,7 @@ public class Benches {
      */
     public Run get(UUID id) {
         RunEntity run = runs.findById(id).orElseThrow(() -> new NotFoundException("run " + id));
-        return view(run, events.findByRunIdInOrderBySequence(List.of(id)));
+        return view(run, ledger(run));
     }
 
     /**
@@ -159,10 +164,7 @@ public class Benches {
      * @throws NotFoundException when this workshop has no run with that id
      */
     public long lastSequence(UUID id) {
-        if (!runs.existsById(id)) {
-            throw new NotFoundException("run " + id);
-        }
-        return events.lastSequence(id);
+        return runs.lastSequence(id).orElseThrow(() -> new NotFoundException("run " + id));
     }
 
     /** Begins a run that takes whatever comes first in the drawer. */
@@ -231,25 +233,26 @@ public class Benches {
     @Transactional
     public Taken record(UUID id, Press press, BenchEntry entry) {
         RunEntity run = runs.lock(id).orElseThrow(() -> new NotFoundException("run " + id));
-        List<RunEventEntity> ledger = new ArrayList<>(events.findByRunIdInOrderBySequence(List.of(id)));
-        Run before = view(run, ledger);
-        if (ledger.stream().anyMatch(event -> event.press().equals(press.id()))) {
+        Ledger ledger = ledger(run);
+        BenchState before = ledger.state();
+        if (ledger.rows().stream().anyMatch(row -> row.press().equals(press.id()))) {
             return Taken.REPEATED;
         }
-        if (before.state().over() || (entry.movesTheRun() && isBehind(press, ledger))) {
+        if (before.over() || (entry.movesTheRun() && isBehind(press, ledger))) {
             return Taken.MOVED_ON;
         }
-        BenchEvent event = entry.event(before.state().lastSequence() + 1, at(press, run, before), before.state());
+        BenchEvent event = entry.event(before.lastSequence() + 1, at(press, run, ledger), before);
         if (event == null) {
             return Taken.MOVED_ON;
         }
-        RunEventEntity row = new RunEventEntity(id, press.id(), event, forms, CurrentWorkshop.recordedBy());
-        events.save(row);
-        ledger.add(row);
-        BenchState after = view(run, ledger).state();
+        RunEventEntity row =
+                events.save(new RunEventEntity(id, press.id(), event, forms, CurrentWorkshop.recordedBy()));
+        ledger = ledger(
+                run, Stream.concat(ledger.rows().stream(), Stream.of(row)).toList());
+        BenchState after = ledger.state();
         Map<Position, PacketUse> uses = PacketUse.of(after.plan());
-        if (!uses.equals(PacketUse.of(before.state().plan()))) {
-            drawer.supply(id, needs(run.instrumentId(), after.plan(), before.replacements()), uses, Map.of());
+        if (!uses.equals(PacketUse.of(before.plan()))) {
+            drawer.supply(id, needs(run.instrumentId(), after.plan(), replacements(run)), uses, Map.of());
         }
         if (after.over()) {
             closing.close(run, view(run, ledger), after.finished() ? Outcome.FINISHED : Outcome.ENDED);
@@ -285,7 +288,7 @@ public class Benches {
         RunEntity run = runs.lock(id).orElseThrow(() -> new NotFoundException("run " + id));
         if (run.endedAt() == null) {
             try {
-                view(run, events.findByRunIdInOrderBySequence(List.of(id)));
+                ledger(run);
                 throw new IllegalArgumentException("run " + id + " can be read; it is ended at the bench");
             } catch (UnreadableRunException cannotBeRead) {
                 run.close(Outcome.ENDED, clock.instant());
@@ -308,45 +311,73 @@ public class Benches {
     }
 
     /** Whether the run has moved since the page of a press; readings and notes move nothing. */
-    private static boolean isBehind(Press press, List<RunEventEntity> ledger) {
-        return ledger.stream()
+    private static boolean isBehind(Press press, Ledger ledger) {
+        return ledger.rows().stream()
                 .filter(RunEventEntity::moves)
                 .reduce((earlier, later) -> later)
                 .filter(last -> last.sequence() > press.seen() && !last.press().equals(press.after()))
                 .isPresent();
     }
 
-    /** When it was pressed: never before what is in the ledger already. */
-    private Instant at(Press press, RunEntity run, Run before) {
-        Instant pressed = clock.instant().minus(press.ago());
-        Instant earliest = before.events().stream()
+    /** When it was pressed, as exactly as it is kept: never before what is in the ledger already. */
+    private Instant at(Press press, RunEntity run, Ledger ledger) {
+        Instant pressed = clock.instant().minus(press.ago()).truncatedTo(ChronoUnit.MICROS);
+        Instant earliest = ledger.events().stream()
                 .map(BenchEvent::at)
                 .reduce((earlier, later) -> later)
                 .orElse(run.startedAt());
         return pressed.isBefore(earliest) ? earliest : pressed;
     }
 
-    private Run view(RunEntity run, List<RunEventEntity> ledger) {
+    /**
+     * What was recorded of a run, up to one row, and where that leaves it.
+     *
+     * @param rows as it is kept
+     * @param events the same for the core
+     * @param state where the run stands
+     */
+    private record Ledger(List<RunEventEntity> rows, List<BenchEvent> events, BenchState state) {}
+
+    /** The ledger of a run as it is now. */
+    private Ledger ledger(RunEntity run) {
+        Ledger read = events.last(run.id()).map(ledgers::getIfPresent).orElse(null);
+        return read != null ? read : ledger(run, events.findByRunIdInOrderBySequence(List.of(run.id())));
+    }
+
+    private Ledger ledger(RunEntity run, List<RunEventEntity> rows) {
         try {
-            ChangePlan plan = plans.get(run.id(), this::readPlan);
-            List<BenchEvent> told =
-                    ledger.stream().map(event -> event.event(forms)).toList();
-            return new Run(
-                    run.id(),
-                    run.instrumentId(),
-                    run.reason(),
-                    run.startedAt(),
-                    run.startedBy(),
-                    run.endedAt(),
-                    json.readValue(run.replacements(), REPLACEMENTS),
-                    BenchLedger.fold(plan, told),
-                    told);
+            return rows.isEmpty()
+                    ? read(run, rows)
+                    : ledgers.get(rows.get(rows.size() - 1).getId(), last -> read(run, rows));
         } catch (UnreadablePlanException unreadable) {
             throw new UnreadableRunException(
                     new UnreadableRun(
                             run.id(), run.instrumentId(), run.startedAt(), run.startedBy(), unreadable.getMessage()),
                     unreadable);
         }
+    }
+
+    private Ledger read(RunEntity run, List<RunEventEntity> rows) {
+        ChangePlan plan = plans.get(run.id(), this::readPlan);
+        List<BenchEvent> told = rows.stream().map(row -> row.event(forms)).toList();
+        return new Ledger(rows, told, BenchLedger.fold(plan, told));
+    }
+
+    private Run view(RunEntity run, Ledger ledger) {
+        return new Run(
+                run.id(),
+                run.instrumentId(),
+                run.reason(),
+                run.startedAt(),
+                run.startedBy(),
+                run.endedAt(),
+                replacements(run),
+                ledger.state(),
+                ledger.events());
+    }
+
+    private Map<Position, UUID> replacements(RunEntity run) {
+        return json.readValue(run.replacements(), REPLACEMENTS);
     }
 
     private ChangePlan readPlan(UUID id) {

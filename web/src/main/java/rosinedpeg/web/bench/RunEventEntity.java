@@ -7,6 +7,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
@@ -17,17 +18,18 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Persistable;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.causes.Breakages.Breakage;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.strings.Position;
 
-/** A row of a run's ledger. */
+/** A row of a run's ledger. It is only ever added, so that nobody looks first whether it is there. */
 @Entity
 @Immutable
 @Table(name = "run_event")
-class RunEventEntity {
+class RunEventEntity implements Persistable<UUID> {
 
     enum Kind {
         STEP_DONE,
@@ -76,10 +78,14 @@ class RunEventEntity {
     private Instant recordedAt;
     private String recordedBy;
 
+    @Transient
+    private boolean added;
+
     protected RunEventEntity() {}
 
     RunEventEntity(UUID runId, UUID press, BenchEvent event, KeptForms forms, String recordedBy) {
         this.id = UUID.randomUUID();
+        this.added = true;
         this.runId = runId;
         this.press = press;
         this.sequence = event.sequence();
@@ -144,6 +150,16 @@ class RunEventEntity {
     Breakage breakage() {
         return new Breakage(
                 LocalDate.ofInstant(recordedAt, ZoneOffset.UTC), requireNonNull(position), requireNonNull(place));
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    @Override
+    public boolean isNew() {
+        return added;
     }
 
     UUID runId() {

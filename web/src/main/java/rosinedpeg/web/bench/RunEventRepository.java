@@ -2,6 +2,7 @@ package rosinedpeg.web.bench;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
@@ -11,8 +12,9 @@ interface RunEventRepository extends JpaRepository<RunEventEntity, UUID> {
 
     List<RunEventEntity> findByRunIdInOrderBySequence(Collection<UUID> runIds);
 
-    @Query("select coalesce(max(event.sequence), 0) from RunEventEntity event where event.runId = :runId")
-    long lastSequence(UUID runId);
+    /** The id of the last row of a run. */
+    @Query("select event.id from RunEventEntity event where event.runId = :runId order by event.sequence desc limit 1")
+    Optional<UUID> last(UUID runId);
 
     /** Every break of a string that was recorded on an instrument and not taken back. */
     @Query("""

@@ -36,6 +36,12 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
 
     Optional<RunEntity> findByInstrumentIdAndOutcome(UUID instrumentId, RunEntity.Outcome outcome);
 
+    /** The number of the last event of a run, 0 before the first. */
+    @Query(
+            "select coalesce(max(event.sequence), 0) from RunEntity run left join RunEventEntity event on event.runId = run.id"
+                    + " where run.id = :id group by run.id")
+    Optional<Long> lastSequence(UUID id);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select run from RunEntity run where run.id = :id")
     Optional<RunEntity> lock(UUID id);

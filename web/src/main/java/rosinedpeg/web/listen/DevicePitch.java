@@ -19,7 +19,8 @@ import tools.jackson.databind.json.JsonMapper;
 
 /**
  * A device that listens beside the bench. It answers {@code GET address?string=II} with {@code {"cents": -12.3}}, how far
- * the string that sounds is from its pitch. Its address and how long it is waited for are settings of the server; the demonstration brings a stand-in.
+ * the string that sounds is from its pitch. Its address and how long it is waited for are settings of the server; the
+ * demonstration brings a stand-in.
  */
 @Component
 class DevicePitch implements PitchSource {
