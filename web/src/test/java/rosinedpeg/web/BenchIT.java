@@ -14,9 +14,13 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.bench.BenchEvent;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.plan.ChangePlan;
@@ -114,6 +118,27 @@ class BenchIT extends InRequests {
         assertThat(now.events().stream().map(BenchEvent::at))
                 .as("never before what was there")
                 .isSorted();
+        endRun();
+    }
+
+    /** A step that is not in hand, and whatever is said of a string that the instrument does not have. */
+    static Stream<BenchEntry> whatCannotHappen() {
+        return Stream.of(
+                new BenchEntry.Done(9999),
+                new BenchEntry.Done(1),
+                new BenchEntry.Skip(0),
+                new BenchEntry.Skip(-1),
+                new BenchEntry.Pitch(Position.V, -10),
+                new BenchEntry.Wrong(new Mishap(Mishap.Kind.STRING_BROKE, Position.V, BreakPlace.NUT)));
+    }
+
+    @ParameterizedTest
+    @MethodSource("whatCannotHappen")
+    void whatCannotHappenIsNotEntered(BenchEntry entry) {
+        assertThat(record(UUID.randomUUID(), 0, entry)).isEqualTo(Taken.MOVED_ON);
+        assertThat(in(() -> benches.get(run)).events()).isEmpty();
+        assertThat(heard(Position.V)).as("shown again as it is").hasStatusOk();
+        assertThat(in(() -> benches.get(run)).events()).isEmpty();
         endRun();
     }
 
@@ -255,14 +280,18 @@ class BenchIT extends InRequests {
     }
 
     private void listen(Position position) {
-        assertThat(mvc.post()
-                        .uri("/bench/" + run + "/pitch")
-                        .param("position", position.name())
-                        .param("by", "DEVICE")
-                        .param("press", UUID.randomUUID().toString())
-                        .with(user(account("bench")))
-                        .with(csrf()))
-                .hasStatus(302);
+        assertThat(heard(position)).hasStatus(302);
+    }
+
+    private MvcTestResult heard(Position position) {
+        return mvc.post()
+                .uri("/bench/" + run + "/pitch")
+                .param("position", position.name())
+                .param("by", "DEVICE")
+                .param("press", UUID.randomUUID().toString())
+                .with(user(account("bench")))
+                .with(csrf())
+                .exchange();
     }
 
     @Test

@@ -188,15 +188,29 @@ public final class BenchLedger {
         }
     }
 
+    /**
+     * Whether a string can sound at a step: it has tension, or comes up in this very step.
+     *
+     * @param position the string
+     * @param plan the plan
+     * @param due the step that is due
+     * @param tensionsN present tension of every string, in N
+     * @return that; never of a string that the instrument does not have
+     */
+    static boolean canSound(Position position, ChangePlan plan, Step due, Map<Position, Double> tensionsN) {
+        boolean beingRaised = due.kind().raisesTension() && (due.position() == null || due.position() == position);
+        return plan.tensionsAfterN().containsKey(position)
+                && (beingRaised || tensionsN.getOrDefault(position, 0.0) > 0);
+    }
+
     private void pitchRead(BenchEvent.PitchRead read) {
         Position position = read.position();
         Step due = plan.steps().get(reached);
-        boolean beingRaised = due.kind().raisesTension() && (due.position() == null || due.position() == position);
-        Double target = plan.tensionsAfterN().get(position);
-        if (target == null || (tensionsN.getOrDefault(position, 0.0) == 0 && !beingRaised)) {
+        if (!canSound(position, plan, due, tensionsN)) {
             return;
         }
-        boolean itsTurn = beingRaised && due.position() == position;
+        double target = position.in(plan.tensionsAfterN());
+        boolean itsTurn = due.kind().raisesTension() && due.position() == position;
         boolean stillOld = plan.order().contains(position) && !itsTurn && !raised(position);
         double atPitchN = stillOld ? position.in(plan.tensionsBeforeN()) : target;
         pitchCents.put(position, read.cents());

@@ -164,6 +164,26 @@ public record BenchState(
         return plan.setUp().positions().stream().allMatch(position -> tensionsN.getOrDefault(position, 0.0) > 0);
     }
 
+    /** {@return whether it is this step that is in hand, and nothing holds it up} */
+    public boolean mayBeDone(int step) {
+        return isInHand(step) && !heldByBridge();
+    }
+
+    /** {@return whether it is this step that is in hand, and may be left out, or left owed where it was left out before} */
+    public boolean mayBeSkipped(int step) {
+        return isInHand(step) && now().orElseThrow().kind().mayBeSkipped();
+    }
+
+    private boolean isInHand(int step) {
+        return now().filter(now -> now.index() == step).isPresent();
+    }
+
+    /** {@return whether a pitch of this string can be read now: it has tension, or comes up in the step that is due} */
+    public boolean canSound(Position position) {
+        requireNonNull(position, "position");
+        return !over() && BenchLedger.canSound(position, plan, plan.steps().get(reached), tensionsN);
+    }
+
     /** {@return the number of the event that going back takes back} */
     public OptionalLong canGoBackTo() {
         return lastStepSequence == 0 || over() ? OptionalLong.empty() : OptionalLong.of(lastStepSequence);

@@ -233,6 +233,10 @@ class BenchController {
             @RequestParam(defaultValue = "TYPED") PitchFrom by,
             Model model,
             HttpServletRequest request) {
+        if (!benches.get(id).state().canSound(position)) {
+            result.rejectValue("cents", "bench.cannotSound", new Object[] {position}, null);
+            return again(id, form, result, model, request);
+        }
         OptionalDouble cents = sources.read(
                 by,
                 new PitchQuestion(id, position, form.cents(), BenchEvent.PITCH_READING, () -> belief(id, position)),

@@ -23,16 +23,16 @@ public sealed interface BenchEntry {
     /** The step in hand is done. */
     record Done(int step) implements BenchEntry {
         @Override
-        public BenchEvent event(long sequence, Instant at, BenchState state) {
-            return new BenchEvent.StepDone(sequence, at, step);
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
+            return state.mayBeDone(step) ? new BenchEvent.StepDone(sequence, at, step) : null;
         }
     }
 
     /** The step in hand is left out for now. */
     record Skip(int step) implements BenchEntry {
         @Override
-        public BenchEvent event(long sequence, Instant at, BenchState state) {
-            return new BenchEvent.StepSkipped(sequence, at, step);
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
+            return state.mayBeSkipped(step) ? new BenchEvent.StepSkipped(sequence, at, step) : null;
         }
     }
 
@@ -49,8 +49,8 @@ public sealed interface BenchEntry {
     /** A pitch was read. */
     record Pitch(Position position, double cents) implements BenchEntry {
         @Override
-        public BenchEvent event(long sequence, Instant at, BenchState state) {
-            return new BenchEvent.PitchRead(sequence, at, position, cents);
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
+            return state.canSound(position) ? new BenchEvent.PitchRead(sequence, at, position, cents) : null;
         }
 
         @Override
@@ -102,8 +102,12 @@ public sealed interface BenchEntry {
     /** Something went wrong. */
     record Wrong(Mishap mishap) implements BenchEntry {
         @Override
-        public BenchEvent event(long sequence, Instant at, BenchState state) {
-            return new BenchEvent.WentWrong(sequence, at, mishap, Optional.of(state.told(mishap)));
+        public @Nullable BenchEvent event(long sequence, Instant at, BenchState state) {
+            return mishap.string()
+                            .filter(string -> !state.tensionsN().containsKey(string))
+                            .isPresent()
+                    ? null
+                    : new BenchEvent.WentWrong(sequence, at, mishap, Optional.of(state.told(mishap)));
         }
     }
 

@@ -260,7 +260,10 @@ class BenchListening implements Listened {
             if (!BenchEvent.PITCH_READING.contains(cents.value())) {
                 return Said.NOTHING;
             }
-            benches.record(run, press(), new BenchEntry.Pitch(read.string(), cents.value()));
+            if (benches.record(run, press(), new BenchEntry.Pitch(read.string(), cents.value()))
+                    != Benches.Taken.RECORDED) {
+                return Said.NOTHING;
+            }
             look();
             plucked.add(read.string());
             String note = says.read(read.string(), read.cents());
