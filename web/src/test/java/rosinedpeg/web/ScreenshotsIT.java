@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import org.junit.jupiter.api.io.TempDir;
 
 /** Renews the pictures in docs/screenshots/; run by {@code ./peg shots}. */
 @EnabledIfSystemProperty(named = "peg.shots", matches = ".+")
@@ -28,7 +29,6 @@ class ScreenshotsIT extends RunningApplication {
             visit(page, "/instruments/" + violin + "/bridge?gap=1.4", "bridge");
             visit(page, "/instruments/" + violin + "/measure/PEGBOX", "measure");
             UUID run = openRun("Pit 5 viola");
-            visit(page, "/instruments/" + violin + "/post", "post");
             visit(page, "/instruments/" + instrument("Pit 8 cello") + "/symptoms?symptom=BRIDGE_WALKS", "symptoms");
             visit(
                     page,
@@ -61,6 +61,21 @@ class ScreenshotsIT extends RunningApplication {
             Page narrow = browser.open(address(), 390, 844);
             Browser.signIn(narrow, "bench");
             visit(narrow, "/bench/" + run, "bench-narrow");
+        }
+    }
+
+    /** While it hears III, a little flat. */
+    @Test
+    void takesWhatIsHeard(@TempDir Path folder) throws Exception {
+        MadeUpSound sound = new MadeUpSound().string(293.66 * Math.pow(2, -11 / 1200.0), 4, true);
+        try (Browser browser = Browser.hearing(sound.write(folder.resolve("heard.wav")))) {
+            Page page = browser.open(address(), 1280, 800);
+            Browser.signIn(page, "bench");
+            page.navigate("/listen?instrument=Pit 1 violin&fifths=PURE");
+            page.keyboard().press("m");
+            assertThat(page.locator("[data-heard=string]")).hasText("III");
+            assertThat(page.locator("[data-heard=note]")).containsText("String III");
+            shoot(page, "listen");
         }
     }
 
