@@ -20,6 +20,18 @@ document.addEventListener("click", (event) => {
   if (event.target.closest("[data-print]")) window.print();
 });
 
+// Somebody who was signed out meanwhile, or whom the server cannot answer now, is told over the page, which stays as it is. The
+// bench keeps what was pressed and says so in its own place.
+document.addEventListener("htmx:responseError", (event) => {
+  const { status, responseText } = event.detail.xhr;
+  if ((status !== 401 && status !== 503) || document.getElementById("bench")) return;
+  document.getElementById("notice")?.remove();
+  document.body.insertAdjacentHTML("beforeend", responseText);
+  const notice = document.getElementById("notice");
+  notice.querySelector("[data-here]")?.setAttribute("href", location.href);
+  notice.showModal();
+});
+
 // On a narrow screen the working of a figure may open below what is to be seen.
 document.addEventListener("htmx:afterSettle", (event) => {
   if (event.target.classList.contains("working")) event.target.querySelector("summary")?.scrollIntoView({ block: "nearest" });

@@ -73,7 +73,7 @@ let asking = false;
 function busy() {
   const typed = [...(bench()?.querySelectorAll("input:not([type=hidden], [type=radio], [type=checkbox]), textarea") ?? [])];
   const open = document.querySelector("dialog[open]");
-  return asking || kept().length > 0 || document.hidden || open || typed.some((field) => field.value);
+  return asking || signedOut || kept().length > 0 || document.hidden || open || typed.some((field) => field.value);
 }
 
 function swap(html) {
@@ -88,6 +88,7 @@ async function follow() {
   if (!address || busy()) return;
   try {
     const answer = await fetch(address, { headers: { "HX-Request": "true" } });
+    if (answer.status === 401) tellSignedOut();
     if (answer.status === 200 && bench()?.dataset.follow === address && !busy()) swap(await answer.text());
   } catch {
     // No connection; the next time tells.
@@ -98,8 +99,8 @@ setInterval(follow, FOLLOW_EVERY);
 // What was heard is on record already.
 document.addEventListener("heard:renew", follow);
 
-// What is pressed without a connection is kept on the device and sent when it is back; the server takes a press once.
-// It waits for its own run to be open, so that it is never sent by somebody who does not know that run.
+// What is pressed without a connection, or after the session ended, is kept on the device and sent when it is back; the server
+// takes a press once. It waits for its own run to be open, so that it is never sent by somebody who does not know that run.
 const shelf = () => `bench-kept-${bench()?.dataset.run}`;
 const kept = () => JSON.parse(localStorage.getItem(shelf()) ?? "[]");
 
@@ -108,8 +109,21 @@ function keep(entries) {
   else localStorage.removeItem(shelf());
   const notice = document.getElementById("kept");
   if (!notice) return;
-  notice.hidden = entries.length === 0;
-  notice.querySelector("b").textContent = entries.length || "";
+  notice.hidden = entries.length === 0 && !signedOut;
+  notice.querySelector("b").textContent = entries.length || (signedOut ? "0" : "");
+  notice.querySelectorAll("[data-signed-out]").forEach((part) => (part.hidden = !signedOut));
+  notice.querySelector("span").hidden = signedOut;
+}
+
+// The server knows nobody here any more, or another person whose forms are not those of this page.
+let signedOut = false;
+const UNKNOWN = new Set([401, 403]);
+// It cannot answer now: it starts, or its database does.
+const AWAY = new Set([502, 503, 504]);
+
+function tellSignedOut() {
+  signedOut = true;
+  keep(kept());
 }
 
 // In the words of the page: what was typed, or which button it was at which step.
@@ -270,6 +284,13 @@ document.addEventListener("htmx:sendError", (event) => {
   if (event.detail.requestConfig.verb === "post" && !isAside(event)) keepOne(event.detail);
 });
 
+document.addEventListener("htmx:responseError", (event) => {
+  const { status } = event.detail.xhr;
+  if (event.detail.requestConfig.verb !== "post" || isAside(event)) return;
+  if (UNKNOWN.has(status)) signedOut = true;
+  if (UNKNOWN.has(status) || AWAY.has(status)) keepOne(event.detail);
+});
+
 // What is pressed while something is still kept comes after it.
 document.addEventListener("htmx:beforeRequest", (event) => {
   if (event.detail.requestConfig.verb !== "post" || isAside(event) || kept().length === 0) return;
@@ -289,7 +310,7 @@ function fieldsOf(entry) {
 }
 
 async function send() {
-  if (asking || kept().length === 0) return;
+  if (asking || signedOut || kept().length === 0) return;
   asking = true;
   let page = null;
   let anyRefused = false;
@@ -302,11 +323,8 @@ async function send() {
         body: fieldsOf(first),
       });
       // Signed out meanwhile: what is kept waits for the next sign-in.
-      if (answer.redirected || answer.status === 401 || answer.status === 403) {
-        location.reload();
-        return;
-      }
-      if (answer.status >= 500) return;
+      if (UNKNOWN.has(answer.status)) return tellSignedOut();
+      if (AWAY.has(answer.status)) return;
       if (answer.ok) page = await answer.text();
       else {
         anyRefused = true;

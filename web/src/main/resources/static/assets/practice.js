@@ -69,7 +69,7 @@ async function send() {
     practice().setAttribute("aria-busy", "true");
     try {
       const answer = await fetch(address, { method: body ? "POST" : "GET", headers: { "HX-Request": "true" }, body });
-      if (answer.redirected || answer.status === 403) {
+      if (answer.status === 401 || answer.status === 403) {
         keep();
         return location.reload();
       }

@@ -28,7 +28,7 @@ import rosinedpeg.web.platform.SignedIn;
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"peg.demo=true", "peg.tuner-patience=1m"})
+        properties = {"peg.demo=true", "peg.tuner-patience=1m", "spring.datasource.hikari.connection-timeout=30000"})
 abstract class RunningApplication {
 
     static final String PASSWORD = "under-the-stage";

@@ -2,9 +2,13 @@ package rosinedpeg.web.account;
 
 import java.util.Map;
 import org.springframework.beans.factory.annotation.Value;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.SetUp;
@@ -36,6 +40,16 @@ class SignInController {
         }
         Page.lay(new SignInPage(demonstration, VIOLIN), model);
         return "account/sign-in";
+    }
+
+    /** Told in place of a part of a page, by whatever method it was asked for. */
+    @OpenToStrangers
+    @RequestMapping(
+            path = "/signed-out",
+            method = {RequestMethod.GET, RequestMethod.POST})
+    @ResponseStatus(HttpStatus.UNAUTHORIZED)
+    String signedOut() {
+        return "notice :: signedOut";
     }
 
     /**
