@@ -1,6 +1,6 @@
 package rosinedpeg.web.platform;
 
-import static java.nio.charset.StandardCharsets.US_ASCII;
+import static java.nio.charset.StandardCharsets.UTF_8;
 
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -25,7 +25,7 @@ public final class Secret {
     /** {@return what it hashes to; nobody guesses {@value #BYTES} bytes, so that a slow hash would protect nothing more} */
     public static byte[] hash(String secret) {
         try {
-            return MessageDigest.getInstance("SHA-256").digest(secret.getBytes(US_ASCII));
+            return MessageDigest.getInstance("SHA-256").digest(secret.getBytes(UTF_8));
         } catch (NoSuchAlgorithmException everyJavaHasIt) {
             throw new IllegalStateException(everyJavaHasIt);
         }

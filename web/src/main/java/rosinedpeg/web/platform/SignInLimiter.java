@@ -10,6 +10,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.HexFormat;
 import java.util.Locale;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
@@ -28,11 +29,14 @@ class SignInLimiter extends OncePerRequestFilter implements AuthenticationFailur
 
     private static final int FAILURES_PER_NAME = 10;
     private static final int FAILURES_PER_ADDRESS = 50;
+    /** A few hundred bytes each. An address that has failed too often is turned away before any name of its gets one. */
+    private static final int MOST_BUCKETS = 50_000;
+
     private static final Duration WINDOW = Duration.ofMinutes(5);
 
     private final Cache<String, Bucket> buckets = Caffeine.newBuilder()
             .expireAfterAccess(WINDOW.multipliedBy(2))
-            .maximumSize(100_000)
+            .maximumSize(MOST_BUCKETS)
             .build();
 
     @Override
@@ -43,7 +47,7 @@ class SignInLimiter extends OncePerRequestFilter implements AuthenticationFailur
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (byName(request).getAvailableTokens() == 0 || byAddress(request).getAvailableTokens() == 0) {
+        if (byAddress(request).getAvailableTokens() == 0 || byName(request).getAvailableTokens() == 0) {
             response.sendRedirect("/sign-in?wait");
             return;
         }
@@ -54,14 +58,15 @@ class SignInLimiter extends OncePerRequestFilter implements AuthenticationFailur
     public void onAuthenticationFailure(
             HttpServletRequest request, HttpServletResponse response, AuthenticationException exception)
             throws IOException {
-        byName(request).tryConsume(1);
         byAddress(request).tryConsume(1);
+        byName(request).tryConsume(1);
         response.sendRedirect("/sign-in?wrong");
     }
 
+    /** However long a name is, of it no more is kept than it hashes to. */
     private Bucket byName(HttpServletRequest request) {
         String name = String.valueOf(request.getParameter("signIn")).strip().toLowerCase(Locale.ROOT);
-        return bucket("name " + name, FAILURES_PER_NAME);
+        return bucket("name " + HexFormat.of().formatHex(Secret.hash(name)), FAILURES_PER_NAME);
     }
 
     private Bucket byAddress(HttpServletRequest request) {
