@@ -26,6 +26,8 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.working.TuningGrounds;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.listen.HearingWords;
 import rosinedpeg.web.listen.Listened;
 import rosinedpeg.web.listen.Listener;
@@ -41,13 +43,21 @@ class BenchListening implements Listened {
 
     private final Benches benches;
     private final BenchPages pages;
+    private final Instruments instruments;
     private final HearingWords says;
     private final StepWords steps;
     private final Words words;
 
-    BenchListening(Benches benches, BenchPages pages, HearingWords says, StepWords steps, Words words) {
+    BenchListening(
+            Benches benches,
+            BenchPages pages,
+            Instruments instruments,
+            HearingWords says,
+            StepWords steps,
+            Words words) {
         this.benches = benches;
         this.pages = pages;
+        this.instruments = instruments;
         this.says = says;
         this.steps = steps;
         this.words = words;
@@ -188,6 +198,7 @@ class BenchListening implements Listened {
         private final UUID run;
         private long seen = -1;
         private @Nullable Run now;
+        private @Nullable Instrument instrument;
         private @Nullable AtStep atStep;
         /** Heard at the step in hand: what nobody has plucked in this round may have sunk unheard. */
         private final Set<Position> plucked = EnumSet.noneOf(Position.class);
@@ -219,9 +230,14 @@ class BenchListening implements Listened {
                 return;
             }
             Run read = benches.get(run);
-            if (now == null || !read.state().now().equals(now.state().now())) {
+            if (instrument == null
+                    || now == null
+                    || !read.state().now().equals(now.state().now())) {
                 plucked.clear();
+                // At one step it stays as it is, however often a string is plucked.
+                instrument = instruments.get(read.instrumentId());
             }
+            Instrument known = instrument;
             // What was taken back was not heard.
             plucked.retainAll(read.state().pitchCents().keySet());
             now = read;
@@ -229,7 +245,7 @@ class BenchListening implements Listened {
             atStep = read.state()
                     .now()
                     .filter(step -> step.readings().contains(Reading.PITCH))
-                    .map(step -> AtStep.of(read, step, pages.tuning(read, step)))
+                    .map(step -> AtStep.of(read, step, pages.tuning(read, step, known)))
                     .orElse(null);
         }
 

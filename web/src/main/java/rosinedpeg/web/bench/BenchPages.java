@@ -189,7 +189,12 @@ class BenchPages {
 
     /** {@return what tuning at a step rests on} */
     TuningGrounds tuning(Run run, Step step) {
-        return tuned(run, step, instruments.get(run.instrumentId())).grounds();
+        return tuning(run, step, instruments.get(run.instrumentId()));
+    }
+
+    /** {@return the same, where the instrument is known} */
+    TuningGrounds tuning(Run run, Step step, Instrument instrument) {
+        return tuned(run, step, instrument).grounds();
     }
 
     private Tuned tuned(Run run, Step step, Instrument instrument) {
