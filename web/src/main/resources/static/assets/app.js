@@ -25,9 +25,10 @@ document.addEventListener("click", (event) => {
 document.addEventListener("htmx:responseError", (event) => {
   const { status, responseText } = event.detail.xhr;
   if ((status !== 401 && status !== 503) || document.getElementById("bench")) return;
+  const notice = new DOMParser().parseFromString(responseText, "text/html").getElementById("notice");
+  if (!notice) return;
   document.getElementById("notice")?.remove();
-  document.body.insertAdjacentHTML("beforeend", responseText);
-  const notice = document.getElementById("notice");
+  document.body.append(notice);
   notice.querySelector("[data-here]")?.setAttribute("href", location.href);
   notice.showModal();
 });

@@ -61,13 +61,6 @@ class DatabaseAwayIT extends InBrowser {
         }
     }
 
-    private long events(UUID run) {
-        return database.sql("select count(*) from run_event where run_id = ?")
-                .param(run)
-                .query(Long.class)
-                .single();
-    }
-
     /** A press is kept on the device and sent once; a part of another page says that it was not made. */
     @Test
     void aPressIsSentWhenItIsBack() throws Exception {

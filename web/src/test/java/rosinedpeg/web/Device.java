@@ -58,7 +58,10 @@ final class Device {
 
     HttpResponse<String> get(String path) throws Exception {
         return client.send(
-                HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString());
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Accept", "text/html, */*")
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     /** Sends a form; to the bench, and to the practice peg, as their pages do. */

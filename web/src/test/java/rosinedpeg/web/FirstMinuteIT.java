@@ -457,11 +457,4 @@ class FirstMinuteIT extends InBrowser {
                 await new Promise((after) => setTimeout(after, 30));
               }
             }""";
-
-    private long events(UUID run) {
-        return database.sql("select count(*) from run_event where run_id = ?")
-                .param(run)
-                .query(Long.class)
-                .single();
-    }
 }

@@ -129,6 +129,14 @@ abstract class RunningApplication {
                 .single();
     }
 
+    /** {@return how many events a run has} */
+    long events(UUID run) {
+        return database.sql("select count(*) from run_event where run_id = ?")
+                .param(run)
+                .query(Long.class)
+                .single();
+    }
+
     /** {@return an instrument of the demonstration} */
     UUID instrument(String name) {
         return database.sql("select id from instrument where name = ? and workshop_id = ?")

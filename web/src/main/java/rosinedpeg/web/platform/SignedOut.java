@@ -20,9 +20,15 @@ final class SignedOut implements AuthenticationEntryPoint {
     /** Where a part of a page is told. */
     static final String NOTICE = "/signed-out";
 
+    /** A longer address would be too large for the headers of an answer. */
+    private static final int LONGEST_ADDRESS = 1000;
+
     private static final RequestMatcher WANTS_PAGE = request -> HttpMethod.GET.matches(request.getMethod())
             && !Htmx.asks(request)
-            && String.valueOf(request.getHeader("Accept")).contains("text/html");
+            && String.valueOf(request.getHeader("Accept")).contains("text/html")
+            && request.getRequestURI().length()
+                            + String.valueOf(request.getQueryString()).length()
+                    <= LONGEST_ADDRESS;
 
     /** {@return the memory of where somebody wanted to go; it lies with them, so that no stranger takes room here} */
     static RequestCache whereTo() {
