@@ -145,31 +145,6 @@ class BoundariesIT extends RunningApplication {
                                 .doesNotContain("unsafe"));
     }
 
-    @Test
-    void slowsDownGuessing() throws Exception {
-        HttpClient client = HttpClient.newBuilder()
-                .cookieHandler(new java.net.CookieManager())
-                .build();
-        String last = "";
-        for (int attempt = 0; attempt < 12; attempt++) {
-            String page = client.send(
-                            HttpRequest.newBuilder(URI.create(address() + "/sign-in"))
-                                    .build(),
-                            HttpResponse.BodyHandlers.ofString())
-                    .body();
-            String token = page.replaceAll("(?s).*name=\"_csrf\" value=\"([^\"]+)\".*", "$1");
-            HttpResponse<String> answer = client.send(
-                    HttpRequest.newBuilder(URI.create(address() + "/sign-in"))
-                            .header("Content-Type", "application/x-www-form-urlencoded")
-                            .POST(HttpRequest.BodyPublishers.ofString("signIn=nobody-here&password=guess&_csrf="
-                                    + java.net.URLEncoder.encode(token, java.nio.charset.StandardCharsets.UTF_8)))
-                            .build(),
-                    HttpResponse.BodyHandlers.ofString());
-            last = answer.headers().firstValue("Location").orElse("");
-            assertThat(last).endsWith(attempt < 10 ? "/sign-in?wrong" : "/sign-in?wait");
-        }
-    }
-
     @ParameterizedTest
     @CsvSource({
         "900, '', It goes from −400 to 50 cents.",

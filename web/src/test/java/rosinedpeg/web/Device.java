@@ -21,13 +21,15 @@ final class Device {
     private final HttpClient client;
     private final CookieManager cookies;
     private final String address;
+    private final String through;
 
     Device(String address) {
-        this(address, new CookieManager(), HttpClient.Redirect.NORMAL);
+        this(address, new CookieManager(), HttpClient.Redirect.NORMAL, "");
     }
 
-    private Device(String address, CookieManager cookies, HttpClient.Redirect redirect) {
+    private Device(String address, CookieManager cookies, HttpClient.Redirect redirect, String through) {
         this.address = address;
+        this.through = through;
         this.cookies = cookies;
         this.client = HttpClient.newBuilder()
                 .cookieHandler(cookies)
@@ -37,15 +39,31 @@ final class Device {
 
     /** {@return the same, which shows an answer that leads elsewhere instead of going there} */
     Device oneByOne() {
-        return new Device(address, cookies, HttpClient.Redirect.NEVER);
+        return new Device(address, cookies, HttpClient.Redirect.NEVER, through);
+    }
+
+    /** {@return the same, behind a proxy that names these addresses: what the device said itself, and what the proxy saw} */
+    Device through(String addresses) {
+        return new Device(address, cookies, client.followRedirects(), addresses);
+    }
+
+    /** Forgets the session, as a browser does that was closed for long enough. */
+    void endSession() {
+        cookies.getCookieStore().getCookies().stream()
+                .filter(cookie -> cookie.getName().equals("peg"))
+                .toList()
+                .forEach(cookie -> cookies.getCookieStore().remove(null, cookie));
     }
 
     Device signIn(String who) throws Exception {
-        String signIn = get("/sign-in").body();
-        post(
-                "/sign-in",
-                Map.of("signIn", who, "password", RunningApplication.PASSWORD, "_csrf", field(signIn, "_csrf")));
+        tries(who, RunningApplication.PASSWORD);
         return this;
+    }
+
+    /** {@return where it leads to} */
+    HttpResponse<String> tries(String who, String password) throws Exception {
+        String signIn = get("/sign-in").body();
+        return post("/sign-in", Map.of("signIn", who, "password", password, "_csrf", field(signIn, "_csrf")));
     }
 
     /** {@return a socket to the server, opened by a page of some origin} */
@@ -56,10 +74,15 @@ final class Device {
                 .join();
     }
 
+    private String[] proxy() {
+        return new String[] {"X-Forwarded-For", through.isEmpty() ? "127.0.0.1" : through};
+    }
+
     HttpResponse<String> get(String path) throws Exception {
         return client.send(
                 HttpRequest.newBuilder(URI.create(address + path))
                         .header("Accept", "text/html, */*")
+                        .headers(proxy())
                         .build(),
                 HttpResponse.BodyHandlers.ofString());
     }
@@ -70,7 +93,8 @@ final class Device {
                 .map(field -> field.getKey() + "=" + URLEncoder.encode(field.getValue(), StandardCharsets.UTF_8))
                 .collect(Collectors.joining("&"));
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
-                .header("Content-Type", "application/x-www-form-urlencoded");
+                .header("Content-Type", "application/x-www-form-urlencoded")
+                .headers(proxy());
         if (path.matches("/(bench|practice)/.*")) {
             request.header("HX-Request", "true");
         }

@@ -61,7 +61,6 @@ class DiaryIT extends InRequests {
                 one.signIn(),
                 one.name(),
                 one.role(),
-                one.passwordHash(),
                 one.active(),
                 one.leavesAt());
         today = LocalDate.now(ZONE);

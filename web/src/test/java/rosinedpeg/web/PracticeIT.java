@@ -573,7 +573,7 @@ class PracticeIT extends InRequests {
     void aKeeperSetsLessons() throws Exception {
         String name = "learner" + UUID.randomUUID().toString().substring(0, 8);
         accounts.add(keeper.workshopId(), name, "Learner", Role.PLAYER, PASSWORD);
-        SignedIn learner = (SignedIn) accounts.loadUserByUsername(name);
+        SignedIn learner = accounts.find(name).orElseThrow();
         String course = "/practice/people/" + learner.accountId();
         LocalDate day = LocalDate.now().plusDays(5);
         assertThat(refusal(keeper, course, "lessons", "WIND", "until", "1999-01-01"))

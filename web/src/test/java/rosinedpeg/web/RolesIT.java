@@ -33,7 +33,7 @@ class RolesIT extends InRequests {
 
     /** What strangers find where it is no page: the first page is over, no feed has the secret that is tried, and two only tell. */
     private static final Map<String, Integer> STRANGERS_FIND =
-            Map.of("/begin", 302, "/feeds/{secret}.ics", 404, "/away", 503, "/signed-out", 401);
+            Map.of("/begin", 302, "/feeds/{secret}.ics", 404, "/away", 503, "/sign-in/code", 302, "/signed-out", 401);
 
     @Autowired
     RequestMappingHandlerMapping requestMappingHandlerMapping;

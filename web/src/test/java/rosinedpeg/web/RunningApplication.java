@@ -28,7 +28,12 @@ import rosinedpeg.web.platform.SignedIn;
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
-        properties = {"peg.demo=true", "peg.tuner-patience=1m", "spring.datasource.hikari.connection-timeout=30000"})
+        properties = {
+            "peg.demo=true",
+            "peg.tuner-patience=1m",
+            "server.forward-headers-strategy=native",
+            "spring.datasource.hikari.connection-timeout=30000"
+        })
 abstract class RunningApplication {
 
     static final String PASSWORD = "under-the-stage";
@@ -109,7 +114,15 @@ abstract class RunningApplication {
     }
 
     SignedIn account(String signIn) {
-        return accounts.loadUserByUsername(signIn);
+        return accounts.find(signIn).orElseThrow();
+    }
+
+    /** {@return what is kept of a password} */
+    String hash(String signIn) {
+        return database.sql("select password_hash from account where sign_in = ?")
+                .param(signIn)
+                .query(String.class)
+                .single();
     }
 
     /** {@return an account of a workshop that has nothing to do with the demonstration} */

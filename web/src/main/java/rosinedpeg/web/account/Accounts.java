@@ -1,7 +1,6 @@
 package rosinedpeg.web.account;
 
 import static java.util.Objects.requireNonNull;
-import static org.springframework.security.web.context.HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY;
 
 import java.time.Clock;
 import java.time.Instant;
@@ -12,20 +11,16 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.core.context.SecurityContextImpl;
+import org.springframework.security.core.userdetails.UserDetails;
+import org.springframework.security.core.userdetails.UserDetailsPasswordService;
 import org.springframework.security.core.userdetails.UserDetailsService;
 import org.springframework.security.core.userdetails.UsernameNotFoundException;
 import org.springframework.security.crypto.password.PasswordEncoder;
-import org.springframework.session.FindByIndexNameSessionRepository;
-import org.springframework.session.Session;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Role;
@@ -37,11 +32,11 @@ import rosinedpeg.web.platform.SignedIn;
  * every other query names the workshop it is for.
  */
 @Service
-public class Accounts implements UserDetailsService {
+public class Accounts implements UserDetailsService, UserDetailsPasswordService {
 
     private static final String SELECT =
             "select a.id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, a.name,"
-                    + " a.role, a.password_hash, a.active, w.leaves_at from account a join workshop w on w.id = a.workshop_id ";
+                    + " a.role, a.active, w.leaves_at from account a join workshop w on w.id = a.workshop_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
             row.getObject("workshop_id", UUID.class),
@@ -51,7 +46,6 @@ public class Accounts implements UserDetailsService {
             row.getString("sign_in"),
             row.getString("name"),
             Role.valueOf(row.getString("role")),
-            row.getString("password_hash"),
             row.getBoolean("active"),
             row.getObject("leaves_at", OffsetDateTime.class) == null
                     ? null
@@ -62,23 +56,38 @@ public class Accounts implements UserDetailsService {
 
     private final JdbcClient database;
     private final PasswordEncoder passwords;
-    private final FindByIndexNameSessionRepository<? extends Session> sessions;
     private final Clock clock;
 
-    Accounts(
-            JdbcClient database,
-            PasswordEncoder passwords,
-            FindByIndexNameSessionRepository<? extends Session> sessions,
-            Clock clock) {
+    Accounts(JdbcClient database, PasswordEncoder passwords, Clock clock) {
         this.database = database;
         this.passwords = passwords;
-        this.sessions = sessions;
         this.clock = clock;
     }
 
     @Override
-    public SignedIn loadUserByUsername(String signIn) {
-        return find(signIn).orElseThrow(() -> new UsernameNotFoundException(signIn));
+    public UserDetails loadUserByUsername(String signIn) {
+        return find(signIn).map(this::credentials).orElseThrow(() -> new UsernameNotFoundException(signIn));
+    }
+
+    private Credentials credentials(SignedIn account) {
+        return database.sql("select password_hash, exists (select 1 from second_factor f where f.account_id = a.id"
+                        + " and f.confirmed_at is not null) as second_step from account a where id = ?")
+                .param(account.accountId())
+                .query((row, number) ->
+                        new Credentials(account, row.getString("password_hash"), row.getBoolean("second_step")))
+                .single();
+    }
+
+    /** Keeps a hash that was made anew, of the same password, by what makes them now. */
+    @Override
+    @Transactional
+    public UserDetails updatePassword(UserDetails person, @Nullable String hash) {
+        Credentials credentials = (Credentials) person;
+        String kept = requireNonNull(hash);
+        database.sql("update account set password_hash = ? where id = ?")
+                .params(kept, credentials.account().accountId())
+                .update();
+        return new Credentials(credentials.account(), kept, credentials.secondStep());
     }
 
     /** {@return whether there is any workshop yet} */
@@ -113,37 +122,12 @@ public class Accounts implements UserDetailsService {
         return add(id, signIn, name, Role.KEEPER, password);
     }
 
-    /** Changes what a workshop is called, where it stands and what it is tuned to; whoever is signed in sees it at once. */
+    /** Changes what a workshop is called, where it stands and what it is tuned to; whoever is signed in sees it at the next page. */
     @Transactional
     public void changeWorkshop(UUID id, String name, ZoneId zone, ReferenceA referenceA) {
         database.sql("update workshop set name = ?, zone = ?, reference_a_hz = ? where id = ?")
                 .params(name, zone.getId(), referenceA.hertz(), id)
                 .update();
-        tellSessions(id);
-    }
-
-    /** Puts what is on record of the people of a workshop into the sessions they are signed in with, once it is certain. */
-    void tellSessions(UUID workshopId) {
-        List<SignedIn> people = people(workshopId);
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                people.forEach(person -> tell(sessions, person));
-            }
-        });
-    }
-
-    private static <S extends Session> void tell(FindByIndexNameSessionRepository<S> sessions, SignedIn person) {
-        for (S session : sessions.findByPrincipalName(person.signIn()).values()) {
-            SecurityContext before = session.getAttribute(SPRING_SECURITY_CONTEXT_KEY);
-            if (before != null && before.getAuthentication() != null) {
-                UsernamePasswordAuthenticationToken now = UsernamePasswordAuthenticationToken.authenticated(
-                        person, before.getAuthentication().getCredentials(), person.getAuthorities());
-                now.setDetails(before.getAuthentication().getDetails());
-                session.setAttribute(SPRING_SECURITY_CONTEXT_KEY, new SecurityContextImpl(now));
-                sessions.save(session);
-            }
-        }
     }
 
     /**
@@ -165,9 +149,17 @@ public class Accounts implements UserDetailsService {
         return encoded(Secret.fresh());
     }
 
-    Optional<SignedIn> find(String signIn) {
+    /** {@return the account with a sign-in name} */
+    public Optional<SignedIn> find(String signIn) {
         return database.sql(SELECT + "where a.sign_in = ?")
                 .param(normal(signIn))
+                .query(ROW)
+                .optional();
+    }
+
+    Optional<SignedIn> find(UUID accountId) {
+        return database.sql(SELECT + "where a.id = ?")
+                .param(accountId)
                 .query(ROW)
                 .optional();
     }
@@ -190,15 +182,13 @@ public class Accounts implements UserDetailsService {
             throw new NotFoundException("account " + accountId);
         }
         if (!active) {
-            endSessions(signIn(accountId));
+            endSessions(accountId);
         }
     }
 
     /** {@return whether the password is that of the account, as it is stored now} */
     boolean knows(SignedIn account, String password) {
-        return find(account.signIn())
-                .map(stored -> passwords.matches(password, stored.passwordHash()))
-                .orElse(false);
+        return passwords.matches(password, credentials(account).passwordHash());
     }
 
     private String encoded(String password) {
@@ -224,20 +214,13 @@ public class Accounts implements UserDetailsService {
         if (rows == 0) {
             throw new NotFoundException("account " + accountId);
         }
-        endSessions(signIn(accountId));
-    }
-
-    private String signIn(UUID accountId) {
-        return database.sql("select sign_in from account where id = ?")
-                .param(accountId)
-                .query(String.class)
-                .single();
+        endSessions(accountId);
     }
 
     /** Ends every session of somebody. */
-    void endSessions(String signIn) {
+    void endSessions(UUID accountId) {
         database.sql("delete from spring_session where principal_name = ?")
-                .param(signIn)
+                .param(accountId.toString())
                 .update();
     }
 
@@ -253,7 +236,7 @@ public class Accounts implements UserDetailsService {
     List<SignInSession> sessions(SignedIn account, String present) {
         return database.sql("select session_id, creation_time, last_access_time from spring_session"
                         + " where principal_name = ? order by last_access_time desc")
-                .param(account.signIn())
+                .param(account.accountId().toString())
                 .query((row, number) -> new SignInSession(
                         Instant.ofEpochMilli(row.getLong("creation_time")),
                         Instant.ofEpochMilli(row.getLong("last_access_time")),
@@ -265,11 +248,12 @@ public class Accounts implements UserDetailsService {
     @Transactional
     void endOtherSessions(SignedIn account, String present) {
         database.sql("delete from spring_session where principal_name = ? and session_id <> ?")
-                .params(account.signIn(), present)
+                .params(account.accountId().toString(), present)
                 .update();
     }
 
-    private static String normal(String signIn) {
+    /** {@return a sign-in name as it is kept} */
+    static String normal(String signIn) {
         return signIn.strip().toLowerCase(Locale.ROOT);
     }
 }

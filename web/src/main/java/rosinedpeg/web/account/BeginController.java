@@ -55,12 +55,13 @@ class BeginController {
             result.rejectValue("zone", "begin.zone.missing");
         }
         PeopleController.rejectBadSignIn(result, "signIn", form.signIn());
-        PasswordController.rejectBadPassword(result, "password", form.password());
         if (!form.password().equals(form.repeated())) {
             result.rejectValue("repeated", "password.differs");
         }
         if (!key.is(form.key())) {
             result.rejectValue("key", "begin.key.wrong");
+        } else {
+            PasswordRules.check(result, "password", form.password(), form.signIn(), form.name(), form.workshop());
         }
         if (result.hasErrors()) {
             return show(model);

@@ -38,7 +38,13 @@ class JoinController {
         if (link.get().accountId().isEmpty()) {
             PeopleController.rejectBadSignIn(result, "signIn", form.signIn());
         }
-        PasswordController.rejectBadPassword(result, "password", form.password());
+        PasswordRules.check(
+                result,
+                "password",
+                form.password(),
+                form.signIn(),
+                link.get().name(),
+                link.get().workshop());
         if (!form.password().equals(form.repeated())) {
             result.rejectValue("repeated", "password.differs");
         }

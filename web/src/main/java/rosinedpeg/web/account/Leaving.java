@@ -67,7 +67,7 @@ class Leaving {
                     .params(accountId, workshopId)
                     .update();
         }
-        accounts.endSessions(person.signIn());
+        accounts.endSessions(person.accountId());
         database.sql("delete from account where id = ? and workshop_id = ?")
                 .params(accountId, workshopId)
                 .update();
@@ -105,7 +105,6 @@ class Leaving {
                 .param("moment", moment.orElse(null))
                 .param("id", workshopId)
                 .update();
-        accounts.tellSessions(workshopId);
     }
 
     /** Takes away the workshops whose pause is over. Of several servers one does it. */
@@ -116,7 +115,7 @@ class Leaving {
                 .param(now())
                 .query(UUID.class)
                 .list()) {
-            accounts.people(workshop).forEach(person -> accounts.endSessions(person.signIn()));
+            accounts.people(workshop).forEach(person -> accounts.endSessions(person.accountId()));
             leaving("workshop");
             for (String table : tables.childrenFirst()) {
                 database.sql("delete from " + table + " where workshop_id = ?")

@@ -39,11 +39,13 @@ class OneTimeLinks {
 
     private final JdbcClient database;
     private final Accounts accounts;
+    private final SecondFactors factors;
     private final Clock clock;
 
-    OneTimeLinks(JdbcClient database, Accounts accounts, Clock clock) {
+    OneTimeLinks(JdbcClient database, Accounts accounts, SecondFactors factors, Clock clock) {
         this.database = database;
         this.accounts = accounts;
+        this.factors = factors;
         this.clock = clock;
     }
 
@@ -134,6 +136,8 @@ class OneTimeLinks {
         Link there = link.get();
         if (there.accountId().isPresent()) {
             accounts.setPassword(there.workshopId(), there.accountId().get(), password);
+            // Whoever has lost the telephone as well asks the keeper, too.
+            factors.remove(there.accountId().get());
         } else if (!accounts.add(there.workshopId(), signIn, there.name(), there.role(), password)) {
             database.sql("update one_time_link set used_at = null where id = ?")
                     .param(there.id())

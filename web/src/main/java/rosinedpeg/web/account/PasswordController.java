@@ -19,13 +19,14 @@ import rosinedpeg.web.platform.SignedIn;
 @Controller
 class PasswordController {
 
-    static final int SHORTEST = 10;
-    static final int LONGEST = 100;
-
     private final Accounts accounts;
+    private final OwnPassword ownPassword;
+    private final SecondFactors factors;
 
-    PasswordController(Accounts accounts) {
+    PasswordController(Accounts accounts, OwnPassword ownPassword, SecondFactors factors) {
         this.accounts = accounts;
+        this.ownPassword = ownPassword;
+        this.factors = factors;
     }
 
     @OpenTo(Role.PLAYER)
@@ -40,7 +41,11 @@ class PasswordController {
     }
 
     private String show(SignedIn account, HttpSession session, Model model) {
-        Page.lay(new PasswordPage(ListPage.of(accounts.sessions(account, session.getId()), 0)), model);
+        Page.lay(
+                new PasswordPage(
+                        factors.asked(account.accountId()),
+                        ListPage.of(accounts.sessions(account, session.getId()), 0)),
+                model);
         return "account/password";
     }
 
@@ -63,10 +68,11 @@ class PasswordController {
             HttpSession session,
             Model model,
             RedirectAttributes redirect) {
-        if (!accounts.knows(account, form.present())) {
-            result.rejectValue("present", "password.wrong");
+        ownPassword.refusal(account, form.present()).ifPresent(code -> result.rejectValue("present", code));
+        PasswordRules.check(result, "wanted", form.wanted(), account.signIn(), account.name(), account.workshopName());
+        if (form.wanted().equals(form.present())) {
+            result.rejectValue("wanted", "password.same");
         }
-        rejectBadPassword(result, "wanted", form.wanted());
         if (!form.wanted().equals(form.repeated())) {
             result.rejectValue("repeated", "password.differs");
         }
@@ -78,18 +84,13 @@ class PasswordController {
         return "redirect:/password";
     }
 
-    static void rejectBadPassword(BindingResult result, String field, String password) {
-        if (password.length() < SHORTEST || password.length() > LONGEST) {
-            result.rejectValue(field, "password.length", new Object[] {SHORTEST, LONGEST}, null);
-        }
-    }
-
     /**
      * The page of one's own password.
      *
+     * @param secondStep whether a code is asked for after the password
      * @param sessions where one is signed in, what was used last coming first
      */
-    record PasswordPage(ListPage<SignInSession> sessions) {}
+    record PasswordPage(boolean secondStep, ListPage<SignInSession> sessions) {}
 
     /**
      * The three fields.

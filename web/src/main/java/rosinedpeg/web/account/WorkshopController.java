@@ -26,10 +26,12 @@ import rosinedpeg.web.platform.SignedIn;
 class WorkshopController {
 
     private final Accounts accounts;
+    private final OwnPassword ownPassword;
     private final Leaving leaving;
 
-    WorkshopController(Accounts accounts, Leaving leaving) {
+    WorkshopController(Accounts accounts, OwnPassword ownPassword, Leaving leaving) {
         this.accounts = accounts;
+        this.ownPassword = ownPassword;
         this.leaving = leaving;
     }
 
@@ -78,9 +80,10 @@ class WorkshopController {
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect) {
-        if (!accounts.knows(account, password)) {
+        Optional<String> refusal = ownPassword.refusal(account, password);
+        if (refusal.isPresent()) {
             model.addAttribute("form", WorkshopForm.of(account));
-            return page(Optional.of("password.wrong"), model);
+            return page(refusal, model);
         }
         leaving.announce(account.workshopId());
         redirect.addFlashAttribute("notice", "workshop.leaving");

@@ -403,7 +403,8 @@ class LanternQuay implements ApplicationRunner {
         }
         new LendingShelf(lending, clock.instant().atZone(ZONE).toLocalDate(), shelf).load();
         UUID lentOut = Optional.ofNullable(shelf.get("½ violin 3")).orElseThrow();
-        new Learners(practices, instruments.get(lentOut)).learns(accounts.loadUserByUsername(LEARNER));
+        new Learners(practices, instruments.get(lentOut))
+                .learns(accounts.find(LEARNER).orElseThrow());
     }
 
     /** The bench before opening night: short hours, and a Thursday on which three instruments come back at once. */

@@ -130,9 +130,7 @@ record DiaryForm(
      */
     List<Occasion.What> read(Errors errors, LocalDate today, ZoneId zone, Function<String, Set<UUID>> meant) {
         Optional<String> called = Entry.text(errors, "name", name, Occasion.LONGEST_NAME);
-        if (note.strip().length() > Occasion.LONGEST_NOTE) {
-            errors.rejectValue("note", "entry.text.most", new Object[] {Occasion.LONGEST_NOTE}, null);
-        }
+        Entry.note(errors, "note", note, Occasion.LONGEST_NOTE);
         LocalDate earliest = today.minusYears(YEARS);
         LocalDate latest = today.plusYears(YEARS);
         Optional<LocalDate> first = Entry.date(errors, "day", day, earliest, latest);

@@ -15,6 +15,7 @@ import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import rosinedpeg.web.drawing.QrPicture;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.KindWords;

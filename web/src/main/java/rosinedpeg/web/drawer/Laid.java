@@ -5,6 +5,7 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.validation.Errors;
 import rosinedpeg.web.kinds.Price;
+import rosinedpeg.web.platform.Entry;
 
 /**
  * A new string that is laid into the drawer.
@@ -27,8 +28,6 @@ public record Laid(
 
     /** Notes at the field {@code place} when the name of one is too long. */
     public static void readPlace(Errors errors, String place) {
-        if (place.strip().length() > LONGEST_PLACE) {
-            errors.rejectValue("place", "entry.text.most", new Object[] {LONGEST_PLACE}, null);
-        }
+        Entry.note(errors, "place", place, LONGEST_PLACE);
     }
 }

@@ -12,6 +12,7 @@ import org.springframework.stereotype.Component;
 import org.thymeleaf.context.Context;
 import org.thymeleaf.spring6.SpringTemplateEngine;
 import rosinedpeg.web.platform.Palette;
+import rosinedpeg.web.platform.Signs;
 
 /** Makes a file of a drawing, complete in itself, at its true size or magnified. */
 @Component
@@ -65,7 +66,7 @@ public class DrawingFile {
                                 .filename(name + ".svg")
                                 .build()
                                 .toString())
-                .body(templates.process("drawing/file", context).getBytes(StandardCharsets.UTF_8));
+                .body(Signs.inXml(templates.process("drawing/file", context)).getBytes(StandardCharsets.UTF_8));
     }
 
     /**

@@ -74,9 +74,7 @@ class BorrowerController {
         if (name.filter(typed -> borrowers.nameTaken(typed, id)).isPresent()) {
             result.rejectValue("name", "borrower.taken");
         }
-        if (form.reached().strip().length() > Borrowers.LONGEST_REACHED) {
-            result.rejectValue("reached", "entry.text.most", new Object[] {Borrowers.LONGEST_REACHED}, null);
-        }
+        Entry.note(result, "reached", form.reached(), Borrowers.LONGEST_REACHED);
         if (result.hasErrors() || name.isEmpty()) {
             return show(one, 0, model);
         }

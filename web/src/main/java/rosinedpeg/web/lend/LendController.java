@@ -162,9 +162,7 @@ class LendController {
                 form.out() ? today() : today().plusYears(1));
         Optional<LocalDate> until =
                 from.flatMap(day -> Entry.date(result, "until", form.until(), day, day.plusDays(LONGEST_DAYS)));
-        if (form.note().strip().length() > LONGEST_NOTE) {
-            result.rejectValue("note", "entry.text.most", new Object[] {LONGEST_NOTE}, null);
-        }
+        Entry.note(result, "note", form.note(), LONGEST_NOTE);
         if (result.hasErrors() || instrument.isEmpty() || until.isEmpty() || borrower.isEmpty()) {
             return show(model);
         }

@@ -178,9 +178,7 @@ class LoanController {
         SetUp setUp = instruments.get(lent.instrumentId()).setUp();
         Seen seen = form.read(setUp, result);
         Optional<Double> gapMm = form.gapMm(setUp, Lengths.chosen(request), result);
-        if (form.text().strip().length() > LookForm.LONGEST_TEXT) {
-            result.rejectValue("text", "entry.text.most", new Object[] {LookForm.LONGEST_TEXT}, null);
-        }
+        Entry.note(result, "text", form.text(), LookForm.LONGEST_TEXT);
         Optional<LocalDate> on = day(lent, form, result);
         List<Finding> stops = List.of();
         if (!result.hasErrors() && on.isPresent()) {

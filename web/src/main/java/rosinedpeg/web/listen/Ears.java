@@ -1,14 +1,11 @@
 package rosinedpeg.web.listen;
 
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
-import java.util.concurrent.Semaphore;
 import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.stereotype.Component;
-import rosinedpeg.core.hearing.Ear;
 import rosinedpeg.core.hearing.Hearing;
 
 /** Who listens to what now. */
@@ -17,10 +14,6 @@ class Ears {
 
     /** More at once would make all of them late. */
     private static final int MOST = 40;
-
-    /** Half of the cores listen, each to one device after the other; the other half is there for whoever turns a page. */
-    private final Semaphore cores =
-            new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
 
     private final Map<UUID, Listening> alone = new ConcurrentHashMap<>();
     private final AtomicInteger count = new AtomicInteger();
@@ -63,16 +56,6 @@ class Ears {
     void end(Listening listening, Optional<UUID> what) {
         count.decrementAndGet();
         what.ifPresent(one -> alone.remove(one, listening));
-    }
-
-    /** {@return what an ear makes of some samples, as soon as one of the cores that listen is free} */
-    List<Hearing> hear(Ear ear, double... samples) {
-        cores.acquireUninterruptibly();
-        try {
-            return ear.hear(samples);
-        } finally {
-            cores.release();
-        }
     }
 
     /** {@return what was heard in the last moments of something only one device listens to} */

@@ -31,7 +31,6 @@ final class HearingSession {
     private static final long LATELY = 3 * NANOS;
 
     private final Listener listener;
-    private final Ears ears;
     private final int samplesPerSecond;
     private final HearingWords words;
     private final Arrivals arrivals;
@@ -45,10 +44,8 @@ final class HearingSession {
     private volatile Hearing.@Nullable Heard lately;
     private volatile long latelyNanos;
 
-    HearingSession(
-            Listener listener, Ears ears, int samplesPerSecond, boolean wished, HearingWords words, long nowNanos) {
+    HearingSession(Listener listener, int samplesPerSecond, boolean wished, HearingWords words, long nowNanos) {
         this.listener = listener;
-        this.ears = ears;
         this.samplesPerSecond = samplesPerSecond;
         this.wished = wished;
         this.words = words;
@@ -126,7 +123,7 @@ final class HearingSession {
 
     private void listen(Ear hears, double[] samples, long nowNanos, List<Telling> told) {
         HandsFree.Minded minded = null;
-        for (Hearing hearing : ears.hear(hears, samples)) {
+        for (Hearing hearing : hears.hear(samples)) {
             now = hearing;
             minded = minds.take(hearing);
             if (hearing instanceof Hearing.Heard heard) {

@@ -110,8 +110,8 @@ class HearingSocket extends AbstractWebSocketHandler {
             throw new NotFoundException("something to listen to, " + parts[parts.length - 2]);
         }
         Listener listener = kind.begin(parts[parts.length - 1], asked);
-        HearingSession session = new HearingSession(
-                listener, ears, rate, Boolean.parseBoolean(asked.get("wished")), words, System.nanoTime());
+        HearingSession session =
+                new HearingSession(listener, rate, Boolean.parseBoolean(asked.get("wished")), words, System.nanoTime());
         Device device = new Device(socket, session, listener.alone());
         ears.begin(device, listener.alone(), Boolean.parseBoolean(asked.get("instead")));
         raw.getAttributes().put(DEVICE, device);

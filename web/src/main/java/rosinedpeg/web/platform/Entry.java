@@ -214,7 +214,32 @@ public final class Entry {
             errors.rejectValue(field, "entry.text.length", new Object[] {longest}, null);
             return Optional.empty();
         }
+        if (!Signs.allSeen(trimmed)) {
+            errors.rejectValue(field, "entry.text.signs");
+            return Optional.empty();
+        }
         return Optional.of(trimmed);
+    }
+
+    /**
+     * Looks at a text that may be left out.
+     *
+     * @param errors where a refusal is noted
+     * @param field the name of the field
+     * @param text what was typed
+     * @param longest how many characters it may have
+     * @return whether it can be taken
+     */
+    public static boolean note(Errors errors, String field, String text, int longest) {
+        String trimmed = text.strip();
+        if (trimmed.length() > longest) {
+            errors.rejectValue(field, "entry.text.most", new Object[] {longest}, null);
+        } else if (!trimmed.isEmpty() && !Signs.allSeen(trimmed)) {
+            errors.rejectValue(field, "entry.text.signs");
+        } else {
+            return true;
+        }
+        return false;
     }
 
     /** {@return the size that was chosen from a list, as VIOLIN 4/4; empty when there is no such} */

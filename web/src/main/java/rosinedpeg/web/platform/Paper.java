@@ -77,7 +77,7 @@ public class Paper {
                 ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(beans, null));
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (PdfBoxRenderer renderer = renderer(templates.process(template, context), out)) {
+        try (PdfBoxRenderer renderer = renderer(Signs.inXml(templates.process(template, context)), out)) {
             renderer.layout();
             if (renderer.getRootBox().getLayer().getPages().size() > 1 && !onSeveralSheets) {
                 return Optional.empty();

@@ -1,6 +1,5 @@
 package rosinedpeg.web.platform;
 
-import java.io.Serializable;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
@@ -9,10 +8,9 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.GrantedAuthority;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.userdetails.UserDetails;
-import rosinedpeg.core.pitch.ReferenceA;
 
 /**
- * The account that is signed in.
+ * The account that is signed in, as it is on record at this request.
  *
  * @param accountId its id
  * @param workshopId the workshop it belongs to
@@ -22,7 +20,6 @@ import rosinedpeg.core.pitch.ReferenceA;
  * @param signIn the name it signs in with
  * @param name the name it is shown by
  * @param role what it may do
- * @param passwordHash its password, hashed
  * @param active whether it may sign in
  * @param leavesAt when its workshop goes for good; null when it stays
  */
@@ -35,17 +32,9 @@ public record SignedIn(
         String signIn,
         String name,
         Role role,
-        String passwordHash,
         boolean active,
         @Nullable Instant leavesAt)
-        implements UserDetails, Serializable {
-
-    private static final long serialVersionUID = 1;
-
-    /** A session that was begun before workshops had a reference A is of one at 440 Hz. */
-    public SignedIn {
-        referenceAHz = referenceAHz == 0 ? ReferenceA.STANDARD.hertz() : referenceAHz;
-    }
+        implements UserDetails {
 
     @Override
     public List<GrantedAuthority> getAuthorities() {
@@ -57,9 +46,10 @@ public record SignedIn(
         return signIn;
     }
 
+    /** {@return nothing: what a password hashes to is read where one is checked, and kept nowhere else} */
     @Override
-    public String getPassword() {
-        return passwordHash;
+    public @Nullable String getPassword() {
+        return null;
     }
 
     @Override

@@ -34,7 +34,8 @@ public final class TextFile {
         } catch (CharacterCodingException notUnicode) {
             text = new String(bytes, WESTERN);
         }
-        String plain = text.startsWith("\ufeff") ? text.substring(1) : text;
+        // Programs put marks between the letters that nobody sees, the first of a file among them.
+        String plain = Signs.withoutMarks(text);
         return plain.isBlank() || plain.chars().anyMatch(TextFile::isOfNoText) ? Optional.empty() : Optional.of(plain);
     }
 

@@ -4,7 +4,6 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.util.Optional;
 import java.util.Set;
@@ -12,8 +11,8 @@ import java.util.regex.Pattern;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpHeaders;
-import org.springframework.security.core.context.SecurityContext;
-import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.core.Authentication;
+import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.session.web.http.SessionRepositoryFilter;
 import org.springframework.stereotype.Component;
 import org.springframework.util.unit.DataSize;
@@ -38,10 +37,14 @@ class UploadLimit extends OncePerRequestFilter {
     private final DataSize mostOfArchives;
     private final DataSize mostOfRecordings;
 
+    private final SecurityContextRepository contexts;
+
     UploadLimit(
+            SecurityContextRepository contexts,
             @Value("${peg.upload.largest}") DataSize most,
             @Value("${peg.archive.largest}") DataSize mostOfArchives,
             @Value("${peg.recording.largest}") DataSize mostOfRecordings) {
+        this.contexts = contexts;
         this.most = most;
         this.mostOfArchives = mostOfArchives;
         this.mostOfRecordings = mostOfRecordings;
@@ -69,14 +72,9 @@ class UploadLimit extends OncePerRequestFilter {
         return FOR_RECORDINGS.matcher(path).matches() && person(request).isPresent() ? mostOfRecordings : most;
     }
 
-    private static Optional<SignedIn> person(HttpServletRequest request) {
-        HttpSession session = request.getSession(false);
-        return session != null
-                        && session.getAttribute(HttpSessionSecurityContextRepository.SPRING_SECURITY_CONTEXT_KEY)
-                                instanceof SecurityContext context
-                        && context.getAuthentication() != null
-                        && context.getAuthentication().getPrincipal() instanceof SignedIn person
-                ? Optional.of(person)
-                : Optional.empty();
+    /** It stands before what signs a request in, and asks the same. */
+    private Optional<SignedIn> person(HttpServletRequest request) {
+        Authentication who = contexts.loadDeferredContext(request).get().getAuthentication();
+        return who != null && who.getPrincipal() instanceof SignedIn person ? Optional.of(person) : Optional.empty();
     }
 }

@@ -212,10 +212,7 @@ class SoundController {
             notes.forEach((key, note) -> {
                 if (!note.isBlank()) {
                     typed.put(tampered(() -> Question.read(key)), note.strip());
-                    if (note.strip().length() > InWords.LONGEST_NOTE) {
-                        result.rejectValue(
-                                "notes[" + key + "]", "entry.text.most", new Object[] {InWords.LONGEST_NOTE}, null);
-                    }
+                    Entry.note(result, "notes[" + key + "]", note, InWords.LONGEST_NOTE);
                 }
             });
             return Stream.concat(chosen.keySet().stream(), typed.keySet().stream())

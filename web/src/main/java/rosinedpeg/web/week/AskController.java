@@ -127,8 +127,8 @@ class AskController {
     }
 
     private static void note(AskForm form, BindingResult result) {
-        if (form.note().strip().length() > Wish.LONGEST_NOTE && !result.hasFieldErrors("note")) {
-            result.rejectValue("note", "entry.text.most", new Object[] {Wish.LONGEST_NOTE}, null);
+        if (!result.hasFieldErrors("note")) {
+            Entry.note(result, "note", form.note(), Wish.LONGEST_NOTE);
         }
     }
 

@@ -102,8 +102,7 @@ record HoursForm(
 
     /** {@return the hours of a field; empty where it cannot be read, which is noted beside it} */
     static Optional<BenchHours> read(Errors errors, String field, String typed) {
-        if (typed.strip().length() > LONGEST) {
-            errors.rejectValue(field, "entry.text.most", new Object[] {LONGEST}, null);
+        if (!Entry.note(errors, field, typed, LONGEST)) {
             return Optional.empty();
         }
         try {

@@ -1,4 +1,4 @@
-package rosinedpeg.web.drawer;
+package rosinedpeg.web.drawing;
 
 import com.google.zxing.BarcodeFormat;
 import com.google.zxing.EncodeHintType;
@@ -14,14 +14,14 @@ import java.util.Map;
  * @param size how many modules it is wide and high
  * @param path its dark modules, as an SVG path
  */
-record QrPicture(int size, String path) {
+public record QrPicture(int size, String path) {
 
     /** The quiet margin that the standard asks for is four modules; two are read as well, and small labels have no more. */
     private static final Map<EncodeHintType, Object> HOW =
             Map.of(EncodeHintType.MARGIN, 2, EncodeHintType.ERROR_CORRECTION, ErrorCorrectionLevel.M);
 
     /** {@return a text as a QR code} */
-    static QrPicture of(String text) {
+    public static QrPicture of(String text) {
         try {
             BitMatrix modules = new QRCodeWriter().encode(text, BarcodeFormat.QR_CODE, 0, 0, HOW);
             StringBuilder path = new StringBuilder();

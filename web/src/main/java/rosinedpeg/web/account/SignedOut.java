@@ -1,4 +1,4 @@
-package rosinedpeg.web.platform;
+package rosinedpeg.web.account;
 
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
@@ -10,6 +10,7 @@ import org.springframework.security.web.AuthenticationEntryPoint;
 import org.springframework.security.web.savedrequest.CookieRequestCache;
 import org.springframework.security.web.savedrequest.RequestCache;
 import org.springframework.security.web.util.matcher.RequestMatcher;
+import rosinedpeg.web.platform.Htmx;
 
 /**
  * What somebody finds who is not signed in, or not any more. A page leads to the sign-in and from there back to it; a part of a page

@@ -1,0 +1,256 @@
+package rosinedpeg.web;
+
+import static java.util.Objects.requireNonNull;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import javax.crypto.spec.SecretKeySpec;
+import org.apache.commons.codec.binary.Base32;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
+import rosinedpeg.web.platform.SignedIn;
+
+/** Signing in over the network: guesses, devices, sessions, passwords, the second step. */
+class SignInIT extends InRequests {
+
+    private static final String WRONG = "/sign-in?wrong";
+    private static final String WAIT = "/sign-in?wait";
+    private static final int FROM_ADDRESS = 50;
+    private static final int OF_NAME = 100;
+    private static final int OF_NAME_FROM_ADDRESS = 10;
+
+    @Autowired
+    SessionRepository<? extends Session> sessions;
+
+    private Device device(String addresses) {
+        return new Device(address()).through(addresses).oneByOne();
+    }
+
+    private static String leadsTo(HttpResponse<String> answer) {
+        return answer.headers().firstValue("Location").orElse("").replaceFirst("^http://[^/]*", "");
+    }
+
+    private static String tries(Device device, String who, String password) throws Exception {
+        return leadsTo(device.tries(who, password));
+    }
+
+    /** What a proxy says was said to it is not believed: only the address it saw itself counts. */
+    @Test
+    void guessesFromElsewhereKeepNobodyOut() throws Exception {
+        for (int guess = 0; guess <= OF_NAME_FROM_ADDRESS; guess++) {
+            Device guessing = device("192.0.2." + guess + ", 203.0.113.5");
+            assertThat(tries(guessing, "bench", "guess"))
+                    .as("guess %d", guess)
+                    .isEqualTo(guess < OF_NAME_FROM_ADDRESS ? WRONG : WAIT);
+        }
+        assertThat(tries(device("203.0.113.5"), "bench", PASSWORD))
+                .as("right at last, too late")
+                .isEqualTo(WAIT);
+        assertThat(tries(device("203.0.113.5"), "pit", PASSWORD))
+                .as("another name")
+                .isEqualTo("/");
+        assertThat(tries(device("198.51.100.7"), "bench", PASSWORD))
+                .as("from elsewhere")
+                .isEqualTo("/");
+        assertThat(database.sql("select count(*) from guess where id like '%bench%' or id like '%203%'")
+                        .query(Integer.class)
+                        .single())
+                .as("counted in the database, under what it hashes to")
+                .isZero();
+    }
+
+    @Test
+    void anAddressThatGuessesManyNamesWaitsAndTakesNoMoreRoom() throws Exception {
+        Device guessing = device("2001:db8:1:2:aaaa::1");
+        for (int guess = 0; guess < FROM_ADDRESS; guess++) {
+            assertThat(tries(guessing, "nobody-" + guess, "guess")).isEqualTo(WRONG);
+        }
+        int counts = counts();
+        assertThat(tries(device("2001:db8:1:2:bbbb::2"), "nobody-at-all", "guess"))
+                .as("another address of the same network")
+                .isEqualTo(WAIT);
+        assertThat(counts()).isEqualTo(counts);
+        assertThat(tries(device("2001:db8:1:3::1"), "bench", PASSWORD)).isEqualTo("/");
+    }
+
+    private int counts() {
+        return database.sql("select count(*) from guess").query(Integer.class).single();
+    }
+
+    @Test
+    void aNameGuessedFromEverywhereStaysOpenForADeviceItKnows() throws Exception {
+        Device known = device("198.51.100.7");
+        assertThat(tries(known, "bench", PASSWORD)).isEqualTo("/");
+        known.endSession();
+        for (int guess = 0; guess < OF_NAME; guess++) {
+            tries(device("203.0." + guess + ".1"), "bench", "guess");
+        }
+        assertThat(tries(device("203.0.200.1"), "bench", PASSWORD)).isEqualTo(WAIT);
+        assertThat(tries(known, "bench", PASSWORD)).isEqualTo("/");
+        for (int guess = 0; guess < OF_NAME_FROM_ADDRESS; guess++) {
+            known.endSession();
+            assertThat(tries(known, "pit", "guess"))
+                    .as("it is known for one name only")
+                    .isEqualTo(WRONG);
+        }
+        assertThat(tries(known, "pit", PASSWORD)).isEqualTo(WAIT);
+    }
+
+    @Test
+    void ownPasswordIsGuessedNoOftener() throws Exception {
+        SignedIn somebody = stranger();
+        for (int guess = 0; guess < OF_NAME_FROM_ADDRESS; guess++) {
+            assertThat(post(somebody, "/password", "present", "guess", "wanted", "", "repeated", ""))
+                    .bodyText()
+                    .contains("This is not your present password");
+        }
+        assertThat(post(somebody, "/workshop/leave", "password", PASSWORD))
+                .bodyText()
+                .contains("Too many wrong tries");
+    }
+
+    @Test
+    void anOldHashIsMadeAnew() throws Exception {
+        database.sql("update account set password_hash = ? where sign_in = 'bench'")
+                .param("{bcrypt}" + new BCryptPasswordEncoder(4).encode(PASSWORD))
+                .update();
+        assertThat(tries(device("198.51.100.7"), "bench", PASSWORD)).isEqualTo("/");
+        assertThat(hash("bench")).startsWith("{hmac-bcrypt}");
+        assertThat(tries(device("198.51.100.7"), "bench", PASSWORD)).isEqualTo("/");
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "password123, comes to it after some 5",
+        "violinviolin, comes to it after some",
+        "in the Elsewhere we play, is what somebody would try first",
+        PASSWORD + ", This is your present password",
+        "short, It takes 10 to 100 characters"
+    })
+    void aPasswordThatWouldBeGuessedIsRefused(String wanted, String said) {
+        assertThat(post(stranger(), "/password", "present", PASSWORD, "wanted", wanted, "repeated", wanted))
+                .hasStatus(200)
+                .bodyText()
+                .contains(said);
+    }
+
+    /** Signs of a script that takes three bytes for each, more than bcrypt looks at: all of them count. */
+    @Test
+    void aLongPasswordCountsToItsEnd() throws Exception {
+        SignedIn somebody = stranger();
+        String beginning = "古い弦を外し新しい弦を静かに張る前に魂柱と駒の足元をよく見てから糸巻きを少しずつ回す";
+        String wanted = beginning + "駒は立つ";
+        assertThat(post(somebody, "/password", "present", PASSWORD, "wanted", wanted, "repeated", wanted))
+                .hasStatus(302);
+        assertThat(tries(device("198.51.100.7"), somebody.signIn(), beginning + "駒が倒る"))
+                .isEqualTo(WRONG);
+        assertThat(tries(device("198.51.100.7"), somebody.signIn(), wanted)).isEqualTo("/");
+    }
+
+    /** A session says whose it is; everything else is read when it is needed. */
+    @Test
+    void aSessionHoldsAnIdAndEndsSomeDay() throws Exception {
+        Device bench = new Device(address()).signIn("bench");
+        List<byte[]> held = database.sql("select attribute_bytes from spring_session_attributes")
+                .query(byte[].class)
+                .list();
+        assertThat(held)
+                .allSatisfy(bytes -> assertThat(new String(bytes, StandardCharsets.ISO_8859_1))
+                        .doesNotContain("bcrypt", "Lantern Quay", "TECHNICIAN"));
+        assertThat(bench.get("/buying").statusCode()).isEqualTo(200);
+        assertThat(bench.get("/strings/new").statusCode()).isEqualTo(200);
+        database.sql("update account set role = 'PLAYER' where sign_in = 'bench'")
+                .update();
+        assertThat(bench.get("/strings/new").statusCode())
+                .as("at the next request")
+                .isEqualTo(403);
+
+        grows(sessions, Duration.ofDays(29));
+        assertThat(bench.get("/").body()).contains("Lantern Quay");
+        grows(sessions, Duration.ofDays(31));
+        assertThat(bench.get("/").body()).contains("name=\"signIn\"");
+    }
+
+    private <S extends Session> void grows(SessionRepository<S> repository, Duration old) {
+        String id = database.sql("select session_id from spring_session")
+                .query(String.class)
+                .single();
+        S session = requireNonNull(repository.findById(id));
+        session.setAttribute("since", Instant.now().minus(old));
+        repository.save(session);
+    }
+
+    private static String code(String letters, Instant moment) throws Exception {
+        TimeBasedOneTimePasswordGenerator codes = new TimeBasedOneTimePasswordGenerator();
+        return codes.generateOneTimePasswordString(
+                new SecretKeySpec(new Base32().decode(letters), codes.getAlgorithm()), moment);
+    }
+
+    private static String sends(Device device, String page, String path, String field, String typed) throws Exception {
+        String token = Device.field(device.get(page).body(), "_csrf");
+        return leadsTo(device.post(path, Map.of(field, typed, "_csrf", token)));
+    }
+
+    @Test
+    void aSecondStepAsksForTheTelephone() throws Exception {
+        Device keeper = device("198.51.100.7");
+        tries(keeper, "keeper", PASSWORD);
+        String step = "/password/second-step";
+        assertThat(sends(keeper, step, step, "password", "guess")).isEmpty();
+        assertThat(keeper.get(step).body()).doesNotContain("class=\"letters\"");
+        assertThat(sends(keeper, step, step, "password", PASSWORD)).isEqualTo(step);
+        String letters = requireNonNull(Jsoup.parse(keeper.get(step).body()).selectFirst(".letters"))
+                .text();
+        assertThat(tries(device("198.51.100.8"), "keeper", PASSWORD))
+                .as("not before the telephone has shown that it knows")
+                .isEqualTo("/");
+        assertThat(sends(keeper, step, step + "/first-code", "code", "000000")).isEmpty();
+        Instant now = Instant.now();
+        assertThat(sends(keeper, step, step + "/first-code", "code", code(letters, now)))
+                .isEqualTo(step);
+        List<String> onPaper = Jsoup.parse(keeper.get(step).body()).select(".recovery li").stream()
+                .map(Element::text)
+                .toList();
+        assertThat(onPaper).hasSize(10);
+        assertThat(keeper.get(step).body()).as("only once").doesNotContain(onPaper.get(0));
+
+        Device other = device("198.51.100.9");
+        String ask = "/sign-in/code";
+        assertThat(leadsTo(other.get(ask))).isEqualTo("/sign-in");
+        assertThat(tries(other, "keeper", PASSWORD)).isEqualTo(ask);
+        assertThat(leadsTo(other.get("/"))).as("the password alone").isEqualTo("/sign-in");
+        assertThat(sends(other, ask, ask, "code", code(letters, now)))
+                .as("used already")
+                .isEmpty();
+        assertThat(sends(other, ask, ask, "code", code(letters, now.plusSeconds(30))))
+                .isEqualTo("/");
+        assertThat(other.get("/").body()).contains("Lantern Quay");
+
+        Device third = device("198.51.100.10");
+        tries(third, "keeper", PASSWORD);
+        assertThat(sends(third, ask, ask, "code", onPaper.get(3).toUpperCase(java.util.Locale.ROOT)))
+                .isEqualTo("/");
+        tries(third, "keeper", PASSWORD);
+        for (int guess = 0; guess < 5; guess++) {
+            assertThat(sends(third, ask, ask, "code", onPaper.get(3)))
+                    .as("used up")
+                    .isEmpty();
+        }
+        assertThat(sends(third, ask, ask, "code", onPaper.get(4))).as("wait").isEmpty();
+        assertThat(sends(other, step, step, "password", PASSWORD)).isEqualTo("/password");
+        assertThat(tries(device("198.51.100.11"), "keeper", PASSWORD)).isEqualTo("/");
+    }
+}
