@@ -42,7 +42,7 @@ document.addEventListener("keydown", (event) => {
   else if (BACK.has(event.key)) press("back");
   else if (/^[1-5]$/.test(event.key)) taken = focusOn(`[data-string="${event.key}"]`);
   else if (event.key.toLowerCase() === "l") bench()?.querySelector("[data-listen]:not([hidden])")?.click();
-  else if (event.key.toLowerCase() === "g") taken = focusOn("#gap");
+  else if (event.key.toLowerCase() === "g") taken = focusOn("#gap, #later-gap");
   else if (event.key.toLowerCase() === "s") press("skip");
   else if (event.key.toLowerCase() === "w") press("wrong");
   else if (event.key === "?") document.getElementById("keys")?.showModal();
@@ -213,9 +213,11 @@ function rest(resting) {
   bench()?.querySelectorAll("form button, [data-key=wrong]").forEach((button) => (button.disabled = resting));
 }
 
+// Whoever keeps the page keeps it as it is now.
 function renewPress() {
   const fresh = freshId();
   hiddenFields("press").forEach((field) => (field.value = fresh));
+  document.dispatchEvent(new Event("bench:walked"));
 }
 
 function stopWalking() {
@@ -249,7 +251,8 @@ function walk() {
   document.getElementById("bench-post").replaceChildren(...part(".post").childNodes);
   heading
     .closest("[aria-live]")
-    .after(...[part(".bench-how"), part(".cautions"), part(".bench-figures")].filter(Boolean));
+    .after(...[part(".bench-how"), part(".cautions"), part(".bench-figures"), part(".readings")].filter(Boolean));
+  htmx.process(bench());
   bench().querySelector("[data-key=next] span").textContent = next.querySelector(".ends").textContent;
   bench().querySelector(".bench-load > div").replaceChildren(part(".load"));
   bench().querySelector("form[action$='/done'] input[name=step]").value = next.dataset.step;

@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,19 +71,25 @@ final class Browser implements AutoCloseable {
 
     /** {@return a page of its own session} */
     Page open(String address, int width, int height) {
-        return open(address, width, height, true);
+        return open(address, width, height, true, ServiceWorkerPolicy.BLOCK);
+    }
+
+    /** {@return a page of its own session on a device that keeps what it needs without a connection} */
+    Page openKeeping(String address, int width, int height) {
+        return open(address, width, height, true, ServiceWorkerPolicy.ALLOW);
     }
 
     /** {@return a page of its own session that runs no scripts} */
     Page openWithoutScripts(String address, int width, int height) {
-        return open(address, width, height, false);
+        return open(address, width, height, false, ServiceWorkerPolicy.BLOCK);
     }
 
-    private Page open(String address, int width, int height, boolean scripts) {
+    private Page open(String address, int width, int height, boolean scripts, ServiceWorkerPolicy workers) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setBaseURL(address)
                 .setViewportSize(width, height)
                 .setJavaScriptEnabled(scripts)
+                .setServiceWorkers(workers)
                 .setLocale("en-GB"));
         context.setDefaultTimeout(PATIENCE_MS);
         Page page = context.newPage();

@@ -94,6 +94,7 @@ final class Device {
                 .collect(Collectors.joining("&"));
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
                 .header("Content-Type", "application/x-www-form-urlencoded")
+                .header("Accept", "text/html, */*")
                 .headers(proxy());
         if (path.matches("/(bench|practice)/.*")) {
             request.header("HX-Request", "true");

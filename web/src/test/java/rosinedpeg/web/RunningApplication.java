@@ -31,10 +31,13 @@ import rosinedpeg.web.platform.SignedIn;
         properties = {
             "peg.demo=true",
             "peg.tuner-patience=1m",
+            "peg.first-key=" + RunningApplication.FIRST_KEY,
             "server.forward-headers-strategy=native",
             "spring.datasource.hikari.connection-timeout=30000"
         })
 abstract class RunningApplication {
+
+    static final String FIRST_KEY = "SHIM-PEGS-BOWS";
 
     static final String PASSWORD = "under-the-stage";
 

@@ -4,12 +4,19 @@ import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
+import java.net.Socket;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.jsoup.Jsoup;
@@ -252,5 +259,115 @@ class SignInIT extends InRequests {
         assertThat(sends(third, ask, ask, "code", onPaper.get(4))).as("wait").isEmpty();
         assertThat(sends(other, step, step, "password", PASSWORD)).isEqualTo("/password");
         assertThat(tries(device("198.51.100.11"), "keeper", PASSWORD)).isEqualTo("/");
+    }
+
+    /** Two who begin at one moment: one workshop, with one keeper. */
+    @Test
+    void twoWhoBeginAtOnceMakeOneWorkshop() throws Exception {
+        database.sql("truncate workshop cascade").update();
+        List<Callable<String>> begin = new ArrayList<>();
+        for (String name : List.of("One workshop", "Another workshop")) {
+            Device device = device("198.51.100.7");
+            String token = Device.field(device.get("/begin").body(), "_csrf");
+            Map<String, String> fields = Map.of(
+                    "key",
+                    RunningApplication.FIRST_KEY,
+                    "workshop",
+                    name,
+                    "zone",
+                    "UTC",
+                    "referenceA",
+                    "440",
+                    "name",
+                    "Somebody",
+                    "signIn",
+                    "keeper-" + name.length(),
+                    "password",
+                    "four words and more",
+                    "repeated",
+                    "four words and more",
+                    "_csrf",
+                    token);
+            Map<String, String> guessed = new HashMap<>(fields);
+            guessed.put("password", "password123");
+            assertThat(device.post("/begin", guessed).body()).contains("comes to it after some");
+            begin.add(() -> leadsTo(device.post("/begin", fields)));
+        }
+        assertThat(atOnce(begin)).contains("/sign-in?begun");
+        assertThat(database.sql("select count(*) from workshop")
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(1);
+        assertThat(database.sql("select count(*) from account")
+                        .query(Integer.class)
+                        .single())
+                .isEqualTo(1);
+    }
+
+    private static <T> List<T> atOnce(List<Callable<T>> work) throws Exception {
+        ExecutorService hands = Executors.newFixedThreadPool(work.size());
+        try {
+            List<T> done = new ArrayList<>();
+            for (Future<T> one : hands.invokeAll(work)) {
+                done.add(one.get());
+            }
+            return done;
+        } finally {
+            hands.shutdown();
+        }
+    }
+
+    /** Whoever sends a form letter by letter, two hundred times at once, keeps nobody else from a page. */
+    @Test
+    void slowBodiesKeepNobodyElseOut() throws Exception {
+        List<Socket> slow = new ArrayList<>();
+        try {
+            for (int i = 0; i < 200; i++) {
+                Socket socket = new Socket("127.0.0.1", port);
+                slow.add(socket);
+                socket.getOutputStream()
+                        .write(("POST /sign-in HTTP/1.1\r\nHost: peg\r\nX-Forwarded-For: 203.0.113.9\r\n"
+                                        + "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 9000\r\n\r\ns")
+                                .getBytes(StandardCharsets.US_ASCII));
+            }
+            byte[] told = new byte[12];
+            slow.get(slow.size() - 1).setSoTimeout(8000);
+            assertThat(slow.get(slow.size() - 1).getInputStream().readNBytes(told, 0, told.length))
+                    .isEqualTo(told.length);
+            assertThat(new String(told, StandardCharsets.US_ASCII))
+                    .as("told to wait")
+                    .isEqualTo("HTTP/1.1 429");
+            assertThat(tries(device("198.51.100.7"), "bench", PASSWORD)).isEqualTo("/");
+            assertThat(slow.get(0).getInputStream().available())
+                    .as("the first one is sending still")
+                    .isZero();
+        } finally {
+            for (Socket socket : slow) {
+                socket.close();
+            }
+        }
+    }
+
+    /** Of what a stranger sends nothing stays in memory. */
+    @Test
+    void whatAStrangerSendsIsForgotten() throws Exception {
+        Device stranger = device("203.0.113.10");
+        String name = "n".repeat(200_000);
+        tries(stranger, name, "guess");
+        long before = held();
+        for (int guess = 0; guess < 150; guess++) {
+            tries(stranger, guess + name, "guess");
+        }
+        assertThat(held() - before)
+                .as("bytes more, of 30 million that were sent")
+                .isLessThan(15_000_000);
+    }
+
+    private static long held() throws InterruptedException {
+        for (int i = 0; i < 3; i++) {
+            System.gc();
+            Thread.sleep(100);
+        }
+        return Runtime.getRuntime().totalMemory() - Runtime.getRuntime().freeMemory();
     }
 }

@@ -12,6 +12,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.web.drawer.CaseKits;
 import rosinedpeg.web.drawing.Tool;
+import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -48,7 +49,7 @@ class KitController {
     @OpenTo(Role.PLAYER)
     @PostMapping("/kit")
     String change(@RequestParam(required = false) Set<Material> materials, RedirectAttributes redirect) {
-        habits.setKit(materials == null ? Set.of() : materials);
+        habits.setKit(Entry.ticked(materials));
         redirect.addFlashAttribute("notice", "kit.recorded");
         return "redirect:/kit";
     }

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -287,6 +288,7 @@ class PlanController {
         Map<Position, Set<Position>> over = new EnumMap<>(Position.class);
         form.getOver().forEach((position, covering) -> {
             Set<Position> there = covering == null ? new HashSet<>() : new HashSet<>(covering);
+            there.removeIf(Objects::isNull);
             there.retainAll(instrument.setUp().positions());
             there.remove(position);
             over.put(position, there);

@@ -18,11 +18,11 @@ import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Says that the database cannot be reached. It stands before everything, because sessions are read from the database too; what it
+ * Says that the database cannot be reached. It stands before everything that asks it, because sessions are read from the database too; what it
  * shows is made without either.
  */
 @Component
-@Order(Ordered.HIGHEST_PRECEDENCE)
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
 class DatabaseAway extends OncePerRequestFilter {
 
     /** Where it is told. */

@@ -6,6 +6,8 @@ import java.time.LocalDateTime;
 import java.time.ZoneId;
 import java.time.format.DateTimeParseException;
 import java.util.Arrays;
+import java.util.LinkedHashSet;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
@@ -13,6 +15,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.MessageSourceResolvable;
 import org.springframework.context.support.DefaultMessageSourceResolvable;
@@ -255,6 +258,13 @@ public final class Entry {
     /** {@return what was typed; nothing where a form did not send it} */
     public static String orEmpty(@Nullable String typed) {
         return typed == null ? "" : typed;
+    }
+
+    /** {@return what was ticked; a tick without a value is none} */
+    public static <T> Set<T> ticked(@Nullable Set<T> sent) {
+        return sent == null
+                ? Set.of()
+                : sent.stream().filter(Objects::nonNull).collect(Collectors.toCollection(LinkedHashSet::new));
     }
 
     /** {@return the press of a button as its page sends it; a new one when it sends none, or that was tampered with} */

@@ -5,6 +5,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.jdbc.datasource.DelegatingDataSource;
 import org.springframework.jdbc.support.JdbcTransactionManager;
+import org.springframework.session.jdbc.PostgreSqlJdbcIndexedSessionRepositoryCustomizer;
 import org.springframework.session.jdbc.config.annotation.SpringSessionDataSource;
 import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionOperations;
@@ -22,6 +23,12 @@ class SessionConfiguration {
     @SpringSessionDataSource
     DataSource sessionDataSource(DataSource dataSource) {
         return new DelegatingDataSource(dataSource);
+    }
+
+    /** Two pages of one session may leave a message at one moment; the later one stays. */
+    @Bean
+    static PostgreSqlJdbcIndexedSessionRepositoryCustomizer twoAtOneMoment() {
+        return new PostgreSqlJdbcIndexedSessionRepositoryCustomizer();
     }
 
     /**

@@ -7,6 +7,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.core.annotation.Order;
 import org.springframework.security.web.servlet.util.matcher.PathPatternRequestMatcher;
 import org.springframework.session.web.http.SessionRepositoryFilter;
@@ -22,7 +23,10 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class WithoutSession extends OncePerRequestFilter {
 
     /** What is made so. */
-    static final String[] PATHS = {DatabaseAway.NOTICE, "/actuator/health", "/assets/**", "/webjars/**"};
+    static final String[] PATHS = Stream.concat(
+                    Stream.of(DatabaseAway.NOTICE, "/actuator/health", "/assets/**", "/webjars/**"),
+                    Arrays.stream(DeviceController.PATHS))
+            .toArray(String[]::new);
 
     private static final List<PathPatternRequestMatcher> MATCHERS =
             Arrays.stream(PATHS).map(PathPatternRequestMatcher::pathPattern).toList();

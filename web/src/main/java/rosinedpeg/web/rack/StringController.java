@@ -96,7 +96,7 @@ class StringController {
             @RequestParam int version,
             @RequestParam(required = false) Set<WearSign> signs,
             RedirectAttributes redirect) {
-        Set<WearSign> seen = signs == null ? Set.of() : signs;
+        Set<WearSign> seen = Entry.ticked(signs);
         String chosen = seen.isEmpty()
                 ? words.say("string.look.none")
                 : words.list(

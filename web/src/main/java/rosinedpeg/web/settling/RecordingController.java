@@ -122,7 +122,7 @@ class RecordingController {
             @RequestParam(required = false) @Nullable Set<Position> strings,
             RedirectAttributes redirect) {
         settlings.get(fittedId);
-        Optional<Integer> taken = takeOnce(id, strings == null ? Set.of() : strings);
+        Optional<Integer> taken = takeOnce(id, Entry.ticked(strings));
         redirect.addFlashAttribute("notice", taken.isPresent() ? "recording.taken" : "table.gone");
         taken.ifPresent(many -> redirect.addFlashAttribute("noticeOf", many));
         return "redirect:/settling/" + fittedId;

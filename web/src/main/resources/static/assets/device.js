@@ -1,0 +1,61 @@
+// Keeps on the device what the bench needs without a connection. Browsers allow it on pages over https, or on the same machine.
+const PAGES = "peg-pages";
+const PARTS = "peg-parts";
+
+const able = "serviceWorker" in navigator && "caches" in window;
+const signedIn = document.getElementById("bench") || document.querySelector("form[action$='/sign-out']");
+const onBench = /^\/bench(\/[0-9a-f-]{36})?$/.test(location.pathname);
+
+// The name of a part without what changes with its content.
+const named = (address) => new URL(address, location.href).pathname.replace(/-[0-9a-f]{32}(?=\.\w+$)/, "");
+
+// What this page is made of; a new version takes the place of the old one, and of the pages that were made of that.
+async function keepParts() {
+  const wanted = performance
+    .getEntriesByType("resource")
+    .map((entry) => entry.name)
+    .filter((address) => /^\/(assets|webjars)\//.test(new URL(address).pathname) && new URL(address).origin === location.origin);
+  const parts = await caches.open(PARTS);
+  const before = (await parts.keys()).map((request) => request.url);
+  const fresh = wanted.filter((address) => !before.includes(address));
+  await Promise.all(fresh.map((address) => parts.add(address)));
+  const old = before.filter((address) => !wanted.includes(address) && wanted.some((other) => named(other) === named(address)));
+  await Promise.all(old.map((address) => parts.delete(address)));
+  if (old.length === 0) return;
+  const pages = await caches.open(PAGES);
+  const others = (await pages.keys()).filter((request) => new URL(request.url).pathname !== location.pathname);
+  await Promise.all(others.map((request) => pages.delete(request)));
+}
+
+// The page as it stands now, with the headers it came with.
+async function keepPage() {
+  const pages = await caches.open(PAGES);
+  if (!(await pages.match(location.pathname))) await pages.add(location.pathname);
+  const came = await pages.match(location.pathname);
+  const headers = new Headers(came?.headers);
+  headers.delete("Content-Encoding");
+  headers.delete("Content-Length");
+  const page = document.documentElement.cloneNode(true);
+  page.querySelectorAll("dialog[open]").forEach((dialog) => dialog.removeAttribute("open"));
+  await pages.put(location.pathname, new Response(`<!DOCTYPE html>${page.outerHTML}`, { headers }));
+}
+
+// A device is started at the list of what is on the bench.
+const keepList = async () => (await caches.open(PAGES)).add("/bench");
+
+if (able && signedIn) {
+  let keeping = navigator.serviceWorker.register("/worker.js").then(() => navigator.serviceWorker.ready);
+  // One after the other; what fails is tried again at the next change.
+  const keep = (what) => {
+    keeping = keeping.then(what).catch(() => {});
+  };
+  addEventListener("load", () => {
+    keep(keepParts);
+    if (!onBench || !navigator.onLine) return;
+    keep(keepList);
+    keep(keepPage);
+  });
+  if (onBench && document.getElementById("bench")) {
+    for (const changed of ["htmx:afterSettle", "bench:walked"]) document.addEventListener(changed, () => keep(keepPage));
+  }
+}
