@@ -24,7 +24,7 @@ class WithoutConnectionIT extends InBrowser {
         page = browser.openKeeping(address(), 1280, 800);
         Browser.signIn(page, "bench");
         page.navigate("/bench/" + run);
-        page.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        page.waitForFunction("() => navigator.serviceWorker.ready.then(() => true)");
         keeps("/bench/" + run);
         keeps("/bench");
         page.waitForFunction("async () => (await (await caches.open('peg-parts')).keys()).length > 5");
@@ -37,7 +37,7 @@ class WithoutConnectionIT extends InBrowser {
     /** Waits until the page is kept as it stands. */
     private void keepsHeading(String heading) {
         page.waitForFunction(
-                "async ([path, heading]) => (await (await (await caches.open('peg-pages')).match(path)).text()).includes(heading)",
+                "async ([path, heading]) => (await (await (await caches.open('peg-pages')).match(path))?.text())?.includes(heading)",
                 List.of("/bench/" + run, heading));
     }
 

@@ -2,6 +2,7 @@ package rosinedpeg.web.account;
 
 import java.time.Duration;
 import java.util.Map;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
@@ -20,6 +21,18 @@ import rosinedpeg.web.platform.ContentPolicy;
 class SignInConfiguration {
 
     private static final Duration TOKEN_LASTS = Duration.ofDays(14);
+
+    /**
+     * Takes note of where addresses come from.
+     *
+     * @param forwarded how the headers of a proxy are read
+     * @throws IllegalArgumentException when anybody who writes such a header would be believed, and so would never wait
+     */
+    SignInConfiguration(@Value("${server.forward-headers-strategy}") String forwarded) {
+        if (forwarded.equalsIgnoreCase("framework")) {
+            throw new IllegalArgumentException("PEG_FORWARD_HEADERS has to be none or native, and is " + forwarded);
+        }
+    }
 
     @Bean
     @Order(2)

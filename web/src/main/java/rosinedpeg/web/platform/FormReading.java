@@ -18,6 +18,7 @@ import org.springframework.beans.BeanUtils;
 import org.springframework.boot.webmvc.autoconfigure.WebMvcRegistrations;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.http.HttpStatus;
 import org.springframework.util.ReflectionUtils;
 import org.springframework.web.bind.ServletRequestDataBinder;
@@ -139,10 +140,11 @@ class FormReading implements WebMvcRegistrations {
         }
     }
 
-    /** What lies deeper than the forms: a text that the database cannot hold. */
+    /** What only the database tells. */
     @ControllerAdvice
-    static class Texts {
+    static class ToldByTheDatabase {
 
+        /** A text that it cannot hold. */
         @ExceptionHandler
         void noSuchCharacter(DataIntegrityViolationException refused, HttpServletResponse response) throws IOException {
             if (!(refused.getMostSpecificCause() instanceof SQLException told)
@@ -150,6 +152,12 @@ class FormReading implements WebMvcRegistrations {
                 throw refused;
             }
             response.sendError(HttpServletResponse.SC_BAD_REQUEST);
+        }
+
+        /** Two at one moment, where a controller has no word of its own for it: the second finds it done. */
+        @ExceptionHandler
+        void meanwhile(OptimisticLockingFailureException late, HttpServletResponse response) throws IOException {
+            response.sendError(HttpServletResponse.SC_CONFLICT);
         }
     }
 }
