@@ -27,21 +27,35 @@ async function keepParts() {
   await Promise.all(others.map((request) => pages.delete(request)));
 }
 
+// A page takes the place of what was kept of it only once it lies there whole: whoever leaves in between loses neither.
+async function put(path, answer) {
+  const pages = await caches.open(PAGES);
+  const before = await pages.keys(path, { ignoreSearch: true });
+  await pages.put(`${path}?kept=${crypto.getRandomValues(new Uint32Array(2)).join("-")}`, answer);
+  await Promise.all(before.map((key) => pages.delete(key)));
+}
+
+async function last(path) {
+  return (await (await caches.open(PAGES)).matchAll(path, { ignoreSearch: true })).at(-1);
+}
+
 // The page as it stands now, with the headers it came with.
 async function keepPage() {
-  const pages = await caches.open(PAGES);
-  if (!(await pages.match(location.pathname))) await pages.add(location.pathname);
-  const came = await pages.match(location.pathname);
-  const headers = new Headers(came?.headers);
+  const came = (await last(location.pathname)) ?? (await fetch(location.pathname));
+  if (!came.ok) return;
+  const headers = new Headers(came.headers);
   headers.delete("Content-Encoding");
   headers.delete("Content-Length");
   const page = document.documentElement.cloneNode(true);
   page.querySelectorAll("dialog[open]").forEach((dialog) => dialog.removeAttribute("open"));
-  await pages.put(location.pathname, new Response(`<!DOCTYPE html>${page.outerHTML}`, { headers }));
+  await put(location.pathname, new Response(`<!DOCTYPE html>${page.outerHTML}`, { headers }));
 }
 
 // A device is started at the list of what is on the bench.
-const keepList = async () => (await caches.open(PAGES)).add("/bench");
+const keepList = async () => {
+  const list = await fetch("/bench");
+  if (list.ok && !list.redirected) await put("/bench", list);
+};
 
 if (able && signedIn) {
   let keeping = navigator.serviceWorker.register("/worker.js").then(() => navigator.serviceWorker.ready);

@@ -20,9 +20,20 @@ addEventListener("activate", (event) => event.waitUntil(clients.claim()));
 // Whoever signs out, or is asked to sign in, leaves nothing of theirs to the next.
 const forget = () => caches.delete(PAGES);
 
-async function keptPage(path, otherwise) {
+// A page takes the place of what was kept of it only once it lies there whole: whoever leaves in between loses neither.
+async function put(path, answer) {
   const pages = await caches.open(PAGES);
-  return (await pages.match(path)) ?? otherwise ?? (await caches.match(ALONE)) ?? Response.error();
+  const before = await pages.keys(path, { ignoreSearch: true });
+  await pages.put(`${path}?kept=${crypto.getRandomValues(new Uint32Array(2)).join("-")}`, answer);
+  await Promise.all(before.map((key) => pages.delete(key)));
+}
+
+async function last(path) {
+  return (await (await caches.open(PAGES)).matchAll(path, { ignoreSearch: true })).at(-1);
+}
+
+async function keptPage(path, otherwise) {
+  return (await last(path)) ?? otherwise ?? (await caches.match(ALONE)) ?? Response.error();
 }
 
 async function page(request, path) {
@@ -34,7 +45,7 @@ async function page(request, path) {
     return keptPage(path);
   }
   if (AWAY.has(answer.status)) return keptPage(path, answer);
-  if (answer.ok && BENCH.test(path)) await (await caches.open(PAGES)).put(path, answer.clone());
+  if (answer.ok && BENCH.test(path)) await put(path, answer.clone());
   return answer;
 }
 

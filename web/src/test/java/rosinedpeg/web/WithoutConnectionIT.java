@@ -31,13 +31,15 @@ class WithoutConnectionIT extends InBrowser {
     }
 
     private void keeps(String path) {
-        page.waitForFunction("async (path) => Boolean(await (await caches.open('peg-pages')).match(path))", path);
+        page.waitForFunction(
+                "async (path) => Boolean(await (await caches.open('peg-pages')).match(path, {ignoreSearch: true}))",
+                path);
     }
 
     /** Waits until the page is kept as it stands. */
     private void keepsHeading(String heading) {
         page.waitForFunction(
-                "async ([path, heading]) => (await (await (await caches.open('peg-pages')).match(path))?.text())?.includes(heading)",
+                "async ([path, heading]) => (await (await (await caches.open('peg-pages')).match(path, {ignoreSearch: true}))?.text())?.includes(heading)",
                 List.of("/bench/" + run, heading));
     }
 
@@ -138,7 +140,7 @@ class WithoutConnectionIT extends InBrowser {
                 old);
         page.reload();
         page.waitForFunction(
-                "async (old) => !(await caches.match(old)) && !(await caches.match('/bench/00000000-0000-0000-0000-000000000000'))",
+                "async (old) => !(await caches.match(old)) && !(await caches.match('/bench/00000000-0000-0000-0000-000000000000', {ignoreSearch: true}))",
                 old);
         keeps("/bench/" + run);
         assertThat(page.evaluate("async () => (await (await fetch('/manifest.webmanifest')).json()).start_url"))

@@ -17,6 +17,8 @@ final class PasswordRules {
     /** What a hundred guesses in five minutes come to in a year. */
     private static final double FEWEST_GUESSES = 1e7;
 
+    private static final double MILLION = 1e6;
+
     /** Of a longer one its beginning is looked at: the time it takes grows with the cube of the length. */
     private static final int LOOKED_AT = 40;
 
@@ -53,7 +55,9 @@ final class PasswordRules {
             errors.rejectValue(
                     field,
                     "password.guessed",
-                    new Object[] {Say.number(Math.ceil(strength.getGuesses()), 0), Say.number(FEWEST_GUESSES, 0)},
+                    new Object[] {
+                        Say.number(Math.ceil(strength.getGuesses()), 0), Say.number(FEWEST_GUESSES / MILLION, 0)
+                    },
                     null);
         }
         strength.wipe();

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
@@ -39,6 +40,8 @@ class SecondFactors {
 
     private static final int SECRET_BYTES = 20;
     private static final int RECOVERY_BYTES = 10;
+    /** Letters are read and typed in fours; 20 bytes are 32 of them, and 10 are 16. */
+    private static final int FOUR = 4;
     /** A clock that is half a minute off is no reason to be kept out. */
     private static final int STEPS_OFF = 1;
 
@@ -98,7 +101,7 @@ class SecondFactors {
                     .encode()
                     .buildAndExpand(account.workshopName(), account.signIn(), letters, account.workshopName())
                     .toUriString();
-            return new Offered(letters, address);
+            return new Offered(inFours(letters, " "), address);
         });
     }
 
@@ -195,16 +198,17 @@ class SecondFactors {
                 .optional();
     }
 
-    /** Sixteen letters and figures of which none is taken for another, in fours. */
+    /** Sixteen letters and figures of which none is taken for another. */
     private static String recoveryCode() {
         byte[] bytes = new byte[RECOVERY_BYTES];
         RANDOM.nextBytes(bytes);
-        String letters = new Base32().encodeAsString(bytes).toLowerCase(Locale.ROOT);
-        return String.join(
-                "-",
-                IntStream.range(0, letters.length() / 4)
-                        .mapToObj(part -> letters.substring(part * 4, part * 4 + 4))
-                        .toList());
+        return inFours(new Base32().encodeAsString(bytes).toLowerCase(Locale.ROOT), "-");
+    }
+
+    private static String inFours(String letters, String between) {
+        return IntStream.range(0, letters.length() / FOUR)
+                .mapToObj(part -> letters.substring(part * FOUR, part * FOUR + FOUR))
+                .collect(Collectors.joining(between));
     }
 
     /** However it is typed. */
