@@ -81,6 +81,7 @@ function swap(html) {
   bench().outerHTML = html;
   htmx.process(bench());
   document.dispatchEvent(new Event("htmx:afterSwap"));
+  document.dispatchEvent(new Event("bench:changed"));
 }
 
 async function follow() {
@@ -217,7 +218,7 @@ function rest(resting) {
 function renewPress() {
   const fresh = freshId();
   hiddenFields("press").forEach((field) => (field.value = fresh));
-  document.dispatchEvent(new Event("bench:walked"));
+  document.dispatchEvent(new Event("bench:changed"));
 }
 
 function stopWalking() {

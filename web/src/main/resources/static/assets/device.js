@@ -70,6 +70,6 @@ if (able && signedIn) {
     keep(keepPage);
   });
   if (onBench && document.getElementById("bench")) {
-    for (const changed of ["htmx:afterSettle", "bench:walked"]) document.addEventListener(changed, () => keep(keepPage));
+    for (const changed of ["htmx:afterSettle", "bench:changed"]) document.addEventListener(changed, () => keep(keepPage));
   }
 }
