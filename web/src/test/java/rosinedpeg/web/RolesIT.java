@@ -57,6 +57,7 @@ class RolesIT extends InRequests {
                             .param("version", "0")
                             .param("fitted", UUID.randomUUID().toString())
                             .param("tailEnds", "SLOT")
+                            .param("demand", "STUDY")
                             .param("pegKind", "TAPERED_WOOD")
                             .param("knobs", "TREBLE");
         }

@@ -261,7 +261,7 @@ class NewInstrumentController {
             Boolean leftHanded,
             String referenceA,
             String tuning,
-            PegKind pegs,
+            @Nullable PegKind pegs,
             TailEnd firstTuner,
             TailEnd otherTuners,
             Boolean tunersBuiltIn,
