@@ -57,7 +57,8 @@ class SignInConfiguration {
                 .securityContext(context -> context.securityContextRepository(accountOfSession))
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
-                        .failureUrl("/sign-in?wrong")
+                        // Spring's own would keep what was wrong in a session of a stranger.
+                        .failureHandler((request, response, wrong) -> response.sendRedirect("/sign-in?wrong"))
                         .successHandler(rightAtLast)
                         .permitAll())
                 .exceptionHandling(unknown -> unknown.authenticationEntryPoint(new SignedOut()))
