@@ -22,6 +22,8 @@ async function keepParts() {
   const old = before.filter((address) => !wanted.includes(address) && wanted.some((other) => named(other) === named(address)));
   await Promise.all(old.map((address) => parts.delete(address)));
   if (old.length === 0) return;
+  // The page that says that there is no connection is made of them as well.
+  await parts.add("/without-connection");
   const pages = await caches.open(PAGES);
   const others = (await pages.keys()).filter((request) => new URL(request.url).pathname !== location.pathname);
   await Promise.all(others.map((request) => pages.delete(request)));
@@ -35,14 +37,17 @@ async function put(path, answer) {
   await Promise.all(before.map((key) => pages.delete(key)));
 }
 
+// As the worker looks for it.
 async function last(path) {
   return (await (await caches.open(PAGES)).matchAll(path, { ignoreSearch: true })).at(-1);
 }
 
 // The page as it stands now, with the headers it came with.
 async function keepPage() {
+  // Whoever was signed out meanwhile leaves nothing.
+  if (document.querySelector("#kept [data-signed-out]:not([hidden])")) return;
   const came = (await last(location.pathname)) ?? (await fetch(location.pathname));
-  if (!came.ok) return;
+  if (!came.ok || came.redirected) return;
   const headers = new Headers(came.headers);
   headers.delete("Content-Encoding");
   headers.delete("Content-Length");
@@ -66,7 +71,7 @@ if (able && signedIn) {
   addEventListener("load", () => {
     keep(keepParts);
     if (!onBench || !navigator.onLine) return;
-    keep(keepList);
+    if (location.pathname !== "/bench") keep(keepList);
     keep(keepPage);
   });
   if (onBench && document.getElementById("bench")) {

@@ -7,7 +7,6 @@ const ALONE = "/without-connection";
 // The server starts, or its database is away.
 const AWAY = new Set([502, 503, 504]);
 
-const BENCH = /^\/bench(\/[0-9a-f-]{36})?$/;
 const PART = /^\/(assets|webjars)\//;
 
 addEventListener("install", (event) => {
@@ -19,14 +18,6 @@ addEventListener("activate", (event) => event.waitUntil(clients.claim()));
 
 // Whoever signs out, or is asked to sign in, leaves nothing of theirs to the next.
 const forget = () => caches.delete(PAGES);
-
-// A page takes the place of what was kept of it only once it lies there whole: whoever leaves in between loses neither.
-async function put(path, answer) {
-  const pages = await caches.open(PAGES);
-  const before = await pages.keys(path, { ignoreSearch: true });
-  await pages.put(`${path}?kept=${crypto.getRandomValues(new Uint32Array(2)).join("-")}`, answer);
-  await Promise.all(before.map((key) => pages.delete(key)));
-}
 
 async function last(path) {
   return (await (await caches.open(PAGES)).matchAll(path, { ignoreSearch: true })).at(-1);
@@ -44,9 +35,7 @@ async function page(request, path) {
   } catch {
     return keptPage(path);
   }
-  if (AWAY.has(answer.status)) return keptPage(path, answer);
-  if (answer.ok && BENCH.test(path)) await put(path, answer.clone());
-  return answer;
+  return AWAY.has(answer.status) ? keptPage(path, answer) : answer;
 }
 
 // Their names change with what is in them.

@@ -48,13 +48,14 @@ class CodeController {
             return "redirect:/sign-in";
         }
         SignedIn account = waiting.get();
-        if (!guesses.take(Guesses.Of.CODE, account.accountId().toString())) {
-            return show(Optional.of("password.wait"), model);
+        Optional<String> refusal = guesses.refusal(
+                Guesses.Of.CODE,
+                account.accountId().toString(),
+                () -> factors.take(account.accountId(), code),
+                "secondStep.wrong");
+        if (refusal.isPresent()) {
+            return show(refusal, model);
         }
-        if (!factors.take(account.accountId(), code)) {
-            return show(Optional.of("secondStep.wrong"), model);
-        }
-        guesses.giveBack(Guesses.Of.CODE, account.accountId().toString());
         sessions.letIn(account, request);
         return "redirect:" + rightAtLast.whereTo(account, request, response);
     }

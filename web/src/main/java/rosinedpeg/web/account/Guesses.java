@@ -8,7 +8,9 @@ import io.github.bucket4j.postgresql.Bucket4jPostgreSQL;
 import io.github.bucket4j.postgresql.PostgreSQLSelectForUpdateBasedProxyManager;
 import java.time.Duration;
 import java.util.HexFormat;
+import java.util.Optional;
 import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
 import javax.sql.DataSource;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
@@ -79,6 +81,26 @@ class Guesses {
     /** Gives back a guess that was right. */
     void giveBack(Of of, String whose) {
         counts.getProxy(key(of, whose), () -> of.limit).addTokens(1);
+    }
+
+    /**
+     * Looks at a guess, if there is one left.
+     *
+     * @param of what is counted
+     * @param whose whose it is
+     * @param right whether it is right
+     * @param wrong what is to be said if not
+     * @return what is to be said against it; empty where it was right, and is not counted
+     */
+    Optional<String> refusal(Of of, String whose, BooleanSupplier right, String wrong) {
+        if (!take(of, whose)) {
+            return Optional.of("password.wait");
+        }
+        if (!right.getAsBoolean()) {
+            return Optional.of(wrong);
+        }
+        giveBack(of, whose);
+        return Optional.empty();
     }
 
     private static String key(Of of, String whose) {

@@ -40,7 +40,7 @@ class KnownDevices {
         this.clock = clock;
     }
 
-    /** {@return what the device of a request is known by, if the name has signed in on it before} */
+    /** {@return what the device of a request is known by, if the sign-in name, as it is kept, has signed in on it before} */
     Optional<String> knows(HttpServletRequest request, String signIn) {
         Cookie cookie = WebUtils.getCookie(request, COOKIE);
         return Optional.ofNullable(cookie)
@@ -48,7 +48,7 @@ class KnownDevices {
                 .filter(secret -> database.sql(
                                 "select exists (select 1 from known_device d join account a on a.id = d.account_id"
                                         + " where d.hash = ? and a.sign_in = ? and d.ends_at > ?)")
-                        .params(Secret.hash(secret), Accounts.normal(signIn), now())
+                        .params(Secret.hash(secret), signIn, now())
                         .query(Boolean.class)
                         .single());
     }

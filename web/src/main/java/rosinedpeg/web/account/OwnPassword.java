@@ -18,14 +18,10 @@ class OwnPassword {
 
     /** {@return what is to be said against what was typed; empty where it is the password} */
     Optional<String> refusal(SignedIn account, String typed) {
-        String whose = account.accountId().toString();
-        if (!guesses.take(Guesses.Of.ACCOUNT, whose)) {
-            return Optional.of("password.wait");
-        }
-        if (!accounts.knows(account, typed)) {
-            return Optional.of("password.wrong");
-        }
-        guesses.giveBack(Guesses.Of.ACCOUNT, whose);
-        return Optional.empty();
+        return guesses.refusal(
+                Guesses.Of.ACCOUNT,
+                account.accountId().toString(),
+                () -> accounts.knows(account, typed),
+                "password.wrong");
     }
 }

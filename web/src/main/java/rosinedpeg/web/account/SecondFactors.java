@@ -166,8 +166,7 @@ class SecondFactors {
                 .findFirst();
     }
 
-    /** {@return the code that a secret makes at a moment} */
-    static String code(byte[] secret, Instant moment) {
+    private static String code(byte[] secret, Instant moment) {
         try {
             return CODES.generateOneTimePasswordString(
                     new SecretKeySpec(secret, CODES.getAlgorithm()), moment, Locale.ROOT);

@@ -39,6 +39,7 @@ class SecondStepController {
                 new SecondStepPage(
                         factors.asked(account.accountId()),
                         factors.recoveryCodesLeft(account.accountId()),
+                        SecondFactors.RECOVERY_CODES,
                         offered.map(SecondFactors.Offered::letters),
                         offered.map(one -> QrPicture.of(one.address())),
                         wrong),
@@ -90,6 +91,7 @@ class SecondStepController {
      *
      * @param asked whether it is asked for
      * @param recoveryCodesLeft how many codes on paper are left
+     * @param recoveryCodesMade how many there were
      * @param letters the secret that waits to be taken over by a telephone, in letters
      * @param picture the same as a picture
      * @param wrong what is to be said against what was typed
@@ -97,6 +99,7 @@ class SecondStepController {
     record SecondStepPage(
             boolean asked,
             int recoveryCodesLeft,
+            int recoveryCodesMade,
             Optional<String> letters,
             Optional<QrPicture> picture,
             Optional<String> wrong) {}

@@ -33,7 +33,7 @@ import rosinedpeg.web.platform.SignedIn;
 @Component
 class SignInLimiter extends OncePerRequestFilter {
 
-    private static final String TAKEN = SignInLimiter.class.getName() + ".TAKEN";
+    private static final String GIVE_BACK = SignInLimiter.class.getName() + ".GIVE_BACK";
 
     /** Of an address of version 6 somebody has at least all that begin with the same 8 bytes. */
     private static final int NETWORK_BYTES = 8;
@@ -59,7 +59,8 @@ class SignInLimiter extends OncePerRequestFilter {
         String name = Accounts.normal(String.valueOf(request.getParameter("signIn")));
         String address = network(request.getRemoteAddr());
         List<Taken> taken = new ArrayList<>();
-        request.setAttribute(TAKEN, taken);
+        Runnable giveBack = () -> taken.forEach(one -> guesses.giveBack(one.of(), one.whose()));
+        request.setAttribute(GIVE_BACK, giveBack);
         // The address first: one that guesses too often makes no further count.
         boolean may = take(taken, Guesses.Of.ADDRESS, address);
         if (may) {
@@ -85,21 +86,18 @@ class SignInLimiter extends OncePerRequestFilter {
     @Component
     static class RightAtLast implements AuthenticationSuccessHandler {
 
-        private final Guesses guesses;
         private final KnownDevices devices;
 
-        RightAtLast(Guesses guesses, KnownDevices devices) {
-            this.guesses = guesses;
+        RightAtLast(KnownDevices devices) {
             this.devices = devices;
         }
 
         @Override
-        @SuppressWarnings("unchecked")
         public void onAuthenticationSuccess(
                 HttpServletRequest request, HttpServletResponse response, Authentication authentication)
                 throws IOException {
-            if (request.getAttribute(TAKEN) instanceof List<?> taken) {
-                ((List<Taken>) taken).forEach(one -> guesses.giveBack(one.of(), one.whose()));
+            if (request.getAttribute(GIVE_BACK) instanceof Runnable giveBack) {
+                giveBack.run();
             }
             Credentials credentials = (Credentials) requireNonNull(authentication.getPrincipal());
             response.sendRedirect(
