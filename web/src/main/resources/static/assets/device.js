@@ -37,16 +37,11 @@ async function put(path, answer) {
   await Promise.all(before.map((key) => pages.delete(key)));
 }
 
-// As the worker looks for it.
-async function last(path) {
-  return (await (await caches.open(PAGES)).matchAll(path, { ignoreSearch: true })).at(-1);
-}
-
-// The page as it stands now, with the headers it came with.
+// The page as it stands now. All pages come with the same headers, the content policy among them.
 async function keepPage() {
   // Whoever was signed out meanwhile leaves nothing.
   if (document.querySelector("#kept [data-signed-out]:not([hidden])")) return;
-  const came = (await last(location.pathname)) ?? (await fetch(location.pathname));
+  const came = (await (await caches.open(PAGES)).matchAll()).at(-1) ?? (await fetch(location.pathname));
   if (!came.ok || came.redirected) return;
   const headers = new Headers(came.headers);
   headers.delete("Content-Encoding");
@@ -71,8 +66,8 @@ if (able && signedIn) {
   addEventListener("load", () => {
     keep(keepParts);
     if (!onBench || !navigator.onLine) return;
-    if (location.pathname !== "/bench") keep(keepList);
     keep(keepPage);
+    if (location.pathname !== "/bench") keep(keepList);
   });
   if (onBench && document.getElementById("bench")) {
     for (const changed of ["htmx:afterSettle", "bench:changed"]) document.addEventListener(changed, () => keep(keepPage));
