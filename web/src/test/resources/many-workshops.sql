@@ -8,9 +8,11 @@ select gen_random_uuid() as id, n, w.id as first from generate_series(1, :worksh
 insert into workshop
 select (jsonb_populate_record(w, jsonb_build_object('id', o.id, 'name', 'Workshop ' || o.n))).*
 from other o join workshop w on w.id = o.first;
+insert into person (id, workshop_id, name)
+select md5(o.id || p.id::text)::uuid, o.id, p.name from other o join person p on p.workshop_id = o.first;
 insert into account
 select (jsonb_populate_record(a, jsonb_build_object(
-    'id', gen_random_uuid(), 'workshop_id', o.id, 'sign_in', a.sign_in || '-' || o.n))).*
+    'id', gen_random_uuid(), 'workshop_id', o.id, 'person_id', md5(o.id || a.person_id::text)::uuid, 'sign_in', a.sign_in || '-' || o.n))).*
 from other o join account a on a.workshop_id = o.first;
 insert into string_kind
 select (jsonb_populate_record(k, jsonb_build_object(
@@ -29,7 +31,7 @@ from copy c join instrument i on i.id = c.of;
 insert into rack_place (instrument_id, workshop_id, name, arrived_at, urgency, holds_until)
 select c.id, c.workshop_id, p.name, p.arrived_at, 0, 'epoch' from copy c join rack_place p on p.instrument_id = c.of;
 insert into measurement (id, workshop_id, instrument_id, quantity, position, value, measured_on, recorded_at, recorded_by, press)
-select gen_random_uuid(), c.workshop_id, c.id, m.quantity, m.position, m.value, m.measured_on, m.recorded_at, m.recorded_by,
+select gen_random_uuid(), c.workshop_id, c.id, m.quantity, m.position, m.value, m.measured_on, m.recorded_at, md5(c.workshop_id || m.recorded_by::text)::uuid,
        md5(c.workshop_id || m.press::text)::uuid
 from copy c join measurement m on m.instrument_id = c.of;
 insert into fitted_string (id, workshop_id, instrument_id, position, kind_id, fitted_at, hours_before, signs, removed_at, kept, version)
@@ -41,21 +43,21 @@ select md5(c.workshop_id || s.fitted_string_id::text)::uuid, c.workshop_id, s.fi
 from copy c join fitted_string f on f.instrument_id = c.of join settling_string s on s.fitted_string_id = f.id;
 insert into settling_reading (id, workshop_id, fitted_string_id, press, read_at, cents, retuned, recorded_at, recorded_by)
 select gen_random_uuid(), c.workshop_id, md5(c.workshop_id || r.fitted_string_id::text)::uuid, gen_random_uuid(),
-       r.read_at, r.cents, r.retuned, r.recorded_at, r.recorded_by
+       r.read_at, r.cents, r.retuned, r.recorded_at, md5(c.workshop_id || r.recorded_by::text)::uuid
 from copy c join fitted_string f on f.instrument_id = c.of join settling_reading r on r.fitted_string_id = f.id;
 insert into instrument_note (id, workshop_id, instrument_id, kind, text, arguments, refer, settled_at, recorded_at, recorded_by, version)
 select gen_random_uuid(), c.workshop_id, c.id, n.kind, n.text, n.arguments, n.refer, n.settled_at, n.recorded_at,
-       n.recorded_by, n.version
+       md5(c.workshop_id || n.recorded_by::text)::uuid, n.version
 from copy c join instrument_note n on n.instrument_id = c.of;
 
 insert into run
 select md5(c.workshop_id || r.id::text)::uuid, c.workshop_id, c.id, r.reason, r.replacements, r.keep_old, r.started_at,
-       r.started_by, r.outcome, r.ended_at
+       md5(c.workshop_id || r.started_by::text)::uuid, r.outcome, r.ended_at
 from copy c join run r on r.instrument_id = c.of where r.outcome <> 'OPEN';
 insert into run_plan (run_id, workshop_id, version, form)
 select md5(c.workshop_id || r.id::text)::uuid, c.workshop_id, p.version, p.form
 from copy c join run r on r.instrument_id = c.of join run_plan p on p.run_id = r.id where r.outcome <> 'OPEN';
 insert into run_event (id, workshop_id, run_id, sequence, press, kind, step, recorded_at, recorded_by)
 select gen_random_uuid(), c.workshop_id, md5(c.workshop_id || r.id::text)::uuid, e.sequence, gen_random_uuid(), e.kind,
-       e.step, e.recorded_at, e.recorded_by
+       e.step, e.recorded_at, md5(c.workshop_id || e.recorded_by::text)::uuid
 from copy c join run r on r.instrument_id = c.of join run_event e on e.run_id = r.id where r.outcome <> 'OPEN';

@@ -10,6 +10,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import jakarta.servlet.http.Cookie;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -190,30 +191,69 @@ class AccountIT extends RunningApplication {
         return rack.getResponse().getContentAsString();
     }
 
-    private int signed(String table, String column, String name) {
-        return database.sql("select count(*) from " + table + " where " + column + " = ?")
-                .param(name)
+    private int signed(UUID person) {
+        return database.sql("select count(*) from run_event where recorded_by = ?")
+                .param(person)
                 .query(Integer.class)
                 .single();
     }
 
-    /** What somebody recorded stays; who it was does not, unless another of the same name may have been it. */
+    private String page(SignedIn who, String path) throws Exception {
+        return mvc.get().uri(path).with(user(who)).exchange().getResponse().getContentAsString();
+    }
+
+    private String log(SignedIn keeper) throws Exception {
+        return page(keeper, "/instruments/" + instrument("Pit 1 violin") + "/log");
+    }
+
+    /** A name stands in one place: another is everywhere at once, also where its bearer signed before. */
+    @Test
+    void whoeverIsCalledOtherwiseIsCalledSoEverywhere() throws Exception {
+        SignedIn keeper = account("keeper");
+        SignedIn bench = account("bench");
+        assertThat(log(keeper)).contains(bench.name()).doesNotContain("Bench by the window");
+        String address = "/people/" + bench.accountId();
+        assertThat(post(address, keeper, Map.of("name", " ")))
+                .hasStatus(200)
+                .bodyText()
+                .contains("class=\"error\"");
+        assertThat(post(address, keeper, Map.of("name", keeper.name().toUpperCase(Locale.ROOT))))
+                .hasStatus(200)
+                .bodyText()
+                .contains("Somebody here is called that already");
+        assertThat(post(address, keeper, Map.of("name", "Bench by the window", "role", "PLAYER")))
+                .hasStatus(302);
+        assertThat(account("bench").role()).isEqualTo(Role.PLAYER);
+        assertThat(log(keeper)).contains("Bench by the window").doesNotContain(bench.name());
+        assertThat(page(keeper, "/week/hours"))
+                .as("who is at the bench is the same person")
+                .contains("Bench by the window")
+                .doesNotContain(bench.name());
+        assertThat(post("/people/" + keeper.accountId(), keeper, Map.of("name", "The keeper", "role", "PLAYER")))
+                .hasStatus(302);
+        assertThat(account("keeper").role()).as("nobody changes their own").isEqualTo(Role.KEEPER);
+        assertThat(account("keeper").name()).isEqualTo("The keeper");
+        assertThat(post(address, stranger(), Map.of("name", "Mine")))
+                .as("of another workshop")
+                .hasStatus(404);
+    }
+
+    /** What somebody recorded stays; who it was does not. The ledger need not be touched for it. */
     @Test
     void whoeverIsRemovedIsSomebodyFromThenOn() throws Exception {
         SignedIn keeper = account("keeper");
         SignedIn bench = account("bench");
         run(bench);
-        int ledger = signed("run_event", "recorded_by", bench.name());
+        int ledger = signed(bench.personId());
         assertThat(ledger).isPositive();
-        assertThatThrownBy(() -> database.sql("update run_event set recorded_by = 'nobody'")
+        assertThatThrownBy(() -> database.sql("update run_event set recorded_by = ?")
+                        .param(keeper.personId())
                         .update())
                 .hasMessageContaining("only ever added to");
         accounts.add(keeper.workshopId(), "double", bench.name(), Role.PLAYER, PASSWORD);
         assertThat(post("/people/" + account("double").accountId() + "/remove", keeper, Map.of()))
                 .hasStatus(302);
-        assertThat(signed("run_event", "recorded_by", bench.name()))
-                .as("nobody can tell which of both it was")
-                .isEqualTo(ledger);
+        assertThat(log(keeper)).as("another of the same name").contains(bench.name());
 
         assertThat(post("/people/" + bench.accountId() + "/remove", bench, Map.of()))
                 .hasStatus(403);
@@ -228,16 +268,16 @@ class AccountIT extends RunningApplication {
         assertThat(post("/people/" + bench.accountId() + "/remove", keeper, Map.of()))
                 .hasStatus(302);
         assertThat(signsIn("bench", PASSWORD)).isFalse();
-        for (var column : database.sql("select table_name, column_name from information_schema.columns"
-                        + " where table_schema = 'public' and column_name like '%\\_by'"
-                        + " and table_name <> 'flyway_schema_history'")
-                .query()
-                .listOfRows()) {
-            assertThat(signed((String) column.get("table_name"), (String) column.get("column_name"), bench.name()))
-                    .as("%s", column)
-                    .isZero();
-        }
-        assertThat(signed("run_event", "recorded_by", "somebody")).isEqualTo(ledger);
+        assertThat(signed(bench.personId())).isEqualTo(ledger);
+        assertThat(log(keeper)).contains("somebody").doesNotContain(bench.name());
+        assertThat(page(keeper, "/week/hours")).doesNotContain(bench.name(), "somebody");
+        assertThat(database.sql("select count(*) from information_schema.columns where table_schema = 'public'"
+                                + " and (column_name like '%\\_by' or column_name = 'person') and data_type <> 'uuid'"
+                                + " and table_name <> 'flyway_schema_history'")
+                        .query(Integer.class)
+                        .single())
+                .as("columns that hold a name")
+                .isZero();
         assertThat(mvc.get().uri("/bench").with(user(keeper))).hasStatus(200);
     }
 
@@ -248,7 +288,7 @@ class AccountIT extends RunningApplication {
                         "insert into run_event (id, workshop_id, run_id, sequence, press, kind, text, recorded_at, recorded_by)"
                                 + " values (?, ?, ?, (select max(sequence) + 1 from run_event where run_id = ?), ?, 'NOTED', 'seen',"
                                 + " now(), ?)")
-                .params(UUID.randomUUID(), who.workshopId(), run, run, UUID.randomUUID(), who.name())
+                .params(UUID.randomUUID(), who.workshopId(), run, run, UUID.randomUUID(), who.personId())
                 .update();
     }
 

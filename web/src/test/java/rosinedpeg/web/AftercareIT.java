@@ -48,7 +48,7 @@ class AftercareIT extends InRequests {
     Aftercare aftercare;
 
     private <T> T in(Supplier<T> work) {
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", work);
+        return CurrentWorkshop.in(account("bench"), work);
     }
 
     private Instrument instrumentNow(UUID id) {

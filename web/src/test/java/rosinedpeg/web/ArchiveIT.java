@@ -34,6 +34,7 @@ import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
@@ -73,7 +74,7 @@ class ArchiveIT extends InRequests {
                 "insert into drawer_count select gen_random_uuid(), ?, id, 3, 2, gen_random_uuid(), now(), ? from string_kind"
                         + " where workshop_id = ? limit 1",
                 workshop,
-                text(random, 80),
+                person(workshop, text(random, 80)),
                 workshop);
         sql("update drawer_string set place = ? where workshop_id = ?", text(random, 60), workshop);
         sql("update supplier set name = ? || name where workshop_id = ?", text(random, 20), workshop);
@@ -91,23 +92,25 @@ class ArchiveIT extends InRequests {
                 "insert into practice_lesson values (gen_random_uuid(), ?, ?, 'WIND', '2027-01-01', now(), ?)",
                 workshop,
                 keeper,
-                text(random, 40));
+                person(workshop, text(random, 40)));
         sql("insert into kit_item values (gen_random_uuid(), ?, ?, 'TUBE')", workshop, keeper);
         sql(
                 "insert into care values (gen_random_uuid(), ?, ?, 'WIPED', gen_random_uuid(), now(), ?)",
                 workshop,
                 violin,
-                text(random, 80));
-        sql("insert into instrument_picture values (?, ?, ?, now(), 'somebody')", violin, workshop, bytes(random));
+                person(workshop, text(random, 80)));
+        UUID removed = person(workshop, null);
+        sql("insert into instrument_picture values (?, ?, ?, now(), ?)", violin, workshop, bytes(random), removed);
         sql(
                 "insert into bridge_picture values (gen_random_uuid(), ?, ?, 'image/png', ?, ?, ?, true, ?, gen_random_uuid(),"
-                        + " now(), 'somebody')",
+                        + " now(), ?)",
                 workshop,
                 violin,
                 bytes(random),
                 new Double[] {0.1, random.nextDouble(), 1 / 3.0, 1e-7},
                 new Double[] {0.0, 1.0, 2.0, -0.0},
-                random.nextDouble());
+                random.nextDouble(),
+                removed);
         sql(
                 "insert into occasion values (gen_random_uuid(), ?, ?, 'LESSON', now(), ?, now() + interval '1 hour',"
                         + " gen_random_uuid(), 3)",
@@ -116,19 +119,27 @@ class ArchiveIT extends InRequests {
                 text(random, 200));
         sql(
                 "insert into measurement (id, workshop_id, instrument_id, quantity, value, measured_on, recorded_at, recorded_by,"
-                        + " press) values (gen_random_uuid(), ?, ?, 'VIBRATING_LENGTH', ?, date '2026-01-02', now(), 'x',"
+                        + " press) values (gen_random_uuid(), ?, ?, 'VIBRATING_LENGTH', ?, date '2026-01-02', now(), ?,"
                         + " gen_random_uuid())",
                 workshop,
                 violin,
-                327 + random.nextDouble());
+                327 + random.nextDouble(),
+                account("pit").personId());
         for (int i = 0; i < 20; i++) {
             sql(
                     "insert into instrument_note (id, workshop_id, instrument_id, text, refer, recorded_at, recorded_by, version,"
-                            + " kind) values (gen_random_uuid(), ?, ?, ?, false, now(), 'x', 0, 'WRITTEN')",
+                            + " kind) values (gen_random_uuid(), ?, ?, ?, false, now(), ?, 0, 'WRITTEN')",
                     workshop,
                     violin,
-                    text(random, 500));
+                    text(random, 500),
+                    removed);
         }
+    }
+
+    private UUID person(UUID workshop, @Nullable String name) {
+        UUID person = UUID.randomUUID();
+        sql("insert into person values (?, ?, ?)", person, workshop, name);
+        return person;
     }
 
     private void sql(String statement, Object... values) {
@@ -202,7 +213,7 @@ class ArchiveIT extends InRequests {
     /** Without the moment it was made, and without the keeper of the other workshop, who was there before. */
     private static Map<String, String> comparable(Map<String, String> files) {
         Map<String, String> people = new LinkedHashMap<>();
-        Pattern.compile("\\{\"id\":\"(account-\\d+)\",\"signIn\":\"[^\"]*\",(\"name\":\"([^\"]*)\".*)}")
+        Pattern.compile("\\{\"id\":\"(account-\\d+)\",\"signIn\":\"[^\"]*\",(.*\"name\":\"([^\"]*)\".*)}")
                 .matcher(files.get("data/account.json"))
                 .results()
                 .filter(person -> !person.group(3).equals("Stranger"))

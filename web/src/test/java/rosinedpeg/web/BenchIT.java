@@ -73,7 +73,7 @@ class BenchIT extends InRequests {
     }
 
     private <T> T in(java.util.function.Supplier<T> work) {
-        return CurrentWorkshop.in(workshop, "Test", work);
+        return CurrentWorkshop.in(account("bench"), work);
     }
 
     private Taken record(UUID press, long seen, BenchEntry entry) {

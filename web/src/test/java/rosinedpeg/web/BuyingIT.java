@@ -54,15 +54,13 @@ class BuyingIT extends InRequests {
     private void violin(String name, int daysAgo) {
         UUID id = violin(keeper, name);
         CurrentWorkshop.in(
-                keeper.workshopId(),
-                "Test",
+                keeper,
                 () -> instruments.fit(
                         id, Position.II, kind, Instant.now().minus(Duration.ofDays(daysAgo)), Before.NOTHING, false));
     }
 
     private int lying() {
-        return CurrentWorkshop.in(
-                keeper.workshopId(), "Test", () -> drawer.fresh().getOrDefault(kind, 0));
+        return CurrentWorkshop.in(keeper, () -> drawer.fresh().getOrDefault(kind, 0));
     }
 
     private UUID write(int strings) {

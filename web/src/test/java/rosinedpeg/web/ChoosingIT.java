@@ -49,7 +49,7 @@ class ChoosingIT extends InRequests {
     }
 
     private <T> T in(Supplier<T> work) {
-        return CurrentWorkshop.in(keeper.workshopId(), "Test", work);
+        return CurrentWorkshop.in(keeper, work);
     }
 
     /** {@return one that went on so many days ago, in place of what was on} */

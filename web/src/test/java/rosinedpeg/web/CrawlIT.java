@@ -217,7 +217,7 @@ class CrawlIT extends InRequests {
     }
 
     private <T> T in(Supplier<T> work) {
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", work);
+        return CurrentWorkshop.in(account("bench"), work);
     }
 
     private void walk(SignedIn who, String begin, int ofAKind) {

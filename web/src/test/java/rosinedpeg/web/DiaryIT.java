@@ -54,6 +54,7 @@ class DiaryIT extends InRequests {
                 .update();
         keeper = new SignedIn(
                 one.accountId(),
+                one.personId(),
                 one.workshopId(),
                 one.workshopName(),
                 ZONE,

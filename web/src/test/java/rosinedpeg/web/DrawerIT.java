@@ -94,7 +94,7 @@ class DrawerIT extends InRequests {
     }
 
     private <T> T in(Supplier<T> work) {
-        return CurrentWorkshop.in(keeper.workshopId(), "Test", work);
+        return CurrentWorkshop.in(keeper, work);
     }
 
     private void lay(UUID kind, int many) {
@@ -208,9 +208,9 @@ class DrawerIT extends InRequests {
         assertThat(lying(second)).isEqualTo(5000);
         assertThat(database.sql("select distinct entered_by from drawer_string where kind_id = ?")
                         .param(second)
-                        .query(String.class)
+                        .query(UUID.class)
                         .list())
-                .containsExactly(keeper.name());
+                .containsExactly(keeper.personId());
     }
 
     /** A server that stopped after the answer, or whose database refused, loses nothing and lays nothing in by halves. */
@@ -236,8 +236,9 @@ class DrawerIT extends InRequests {
     private void layWhatWasAskedFor(String... tables) throws Exception {
         for (String table : tables) {
             in(() -> transaction.execute(status -> {
-                database.sql("update waiting_file set state = 'ASKED', asked_by = 'Test', asked_on = current_date"
+                database.sql("update waiting_file set state = 'ASKED', asked_by = ?, asked_on = current_date"
                                 + " where id = ?")
+                        .param(keeper.personId())
                         .param(UUID.fromString(table.substring(table.lastIndexOf('/') + 1)))
                         .update();
                 assertThat(get(keeper, table))

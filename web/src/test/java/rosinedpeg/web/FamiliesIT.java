@@ -240,7 +240,7 @@ class FamiliesIT extends InBrowser {
 
     private Instrument violin() {
         UUID id = instrument("Pit 3 violin");
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> instruments.get(id));
+        return CurrentWorkshop.in(account("bench"), () -> instruments.get(id));
     }
 
     private static List<String> paths(Page page) {

@@ -113,7 +113,7 @@ class GrowthIT extends InRequests {
     }
 
     private void at(Runnable happening) {
-        CurrentWorkshop.in(account("keeper").workshopId(), "Test", () -> {
+        CurrentWorkshop.in(account("keeper"), () -> {
             happening.run();
             return null;
         });

@@ -64,12 +64,11 @@ class HearingIT extends InBrowser {
     }
 
     private UUID ours(String name) {
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> violin(name));
+        return CurrentWorkshop.in(account("bench"), () -> violin(name));
     }
 
     private BenchState state(UUID run) {
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> benches.get(run))
-                .state();
+        return CurrentWorkshop.in(account("bench"), () -> benches.get(run)).state();
     }
 
     /** A run of some strings of a violin, from its first step on. */
@@ -82,7 +81,7 @@ class HearingIT extends InBrowser {
     /** The same, where II is brought up. */
     private UUID toBringUp(Page page, UUID violin) {
         UUID run = toTheBench(page, violin, "II");
-        CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> {
+        CurrentWorkshop.in(account("bench"), () -> {
             while (benches.get(run).state().now().orElseThrow().kind() != StepKind.BRING_UP) {
                 BenchState state = benches.get(run).state();
                 benches.record(
@@ -224,8 +223,7 @@ class HearingIT extends InBrowser {
     void aPluckIsAReadingOfAStringThatSettles() throws Exception {
         UUID violin = ours("Settling violin");
         UUID fitted = CurrentWorkshop.in(
-                account("bench").workshopId(),
-                "Test",
+                account("bench"),
                 () -> instruments.fit(
                         violin,
                         Position.II,
@@ -257,8 +255,9 @@ class HearingIT extends InBrowser {
         readings.last().locator("button").click();
         assertThat(readings).hasCount(before);
         assertThat(database.sql(
-                                "select count(*) from settling_reading where fitted_string_id = ? and taken_back_by = 'Pit 1'")
+                                "select count(*) from settling_reading where fitted_string_id = ? and taken_back_by = ?")
                         .param(fitted)
+                        .param(account("pit").personId())
                         .query(Long.class)
                         .single())
                 .isEqualTo(1);

@@ -157,7 +157,7 @@ class KeptRunsIT extends InRequests {
     }
 
     private <T> T at(Supplier<T> work) {
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", work);
+        return CurrentWorkshop.in(account("bench"), work);
     }
 
     private void insert(ObjectNode kept) {

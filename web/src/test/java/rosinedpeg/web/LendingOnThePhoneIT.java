@@ -18,7 +18,7 @@ class LendingOnThePhoneIT extends InBrowser {
     @Test
     void itGoesOutAndComesBack() {
         SignedIn keeper = stranger();
-        CurrentWorkshop.in(keeper.workshopId(), "Test", () -> violin("Loan 1"));
+        CurrentWorkshop.in(keeper, () -> violin("Loan 1"));
         Page page = signedIn(keeper.signIn(), NARROW);
         page.navigate("/lend");
         page.getByLabel("An instrument that is lent").fill("Loan 7");

@@ -51,7 +51,7 @@ class LivesIT extends InRequests {
     }
 
     private <T> T in(Supplier<T> work) {
-        return CurrentWorkshop.in(keeper.workshopId(), "Test", work);
+        return CurrentWorkshop.in(keeper, work);
     }
 
     /** One goes on so many days ago; the one before it came off for that reason. */

@@ -32,7 +32,7 @@ class MeasuredDrawingsIT extends InBrowser {
 
     private Instrument violin() {
         UUID id = instrument("Pit 3 violin");
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> instruments.get(id));
+        return CurrentWorkshop.in(account("bench"), () -> instruments.get(id));
     }
 
     private static void fill(Page page, Map<String, String> values) {

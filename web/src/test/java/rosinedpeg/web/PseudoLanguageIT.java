@@ -155,7 +155,7 @@ class PseudoLanguageIT extends InRequests {
     void noStepOfARunDoesEither() throws Exception {
         Pattern data = data();
         UUID cello = instrument("Pit 8 cello");
-        UUID run = CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> {
+        UUID run = CurrentWorkshop.in(account("bench"), () -> {
             Instrument instrument = instruments.get(cello);
             var on = instrument.string(Position.II).orElseThrow();
             return benches.start(
@@ -234,7 +234,7 @@ class PseudoLanguageIT extends InRequests {
         List<Map<String, Object>> columns = database.sql(
                         "select table_name, column_name from information_schema.columns"
                                 + " where table_schema = 'public' and column_name in"
-                                + " ('name', 'sign_in', 'maker', 'line', 'text', 'recorded_by', 'done_by', 'started_by')")
+                                + " ('name', 'sign_in', 'maker', 'line', 'text')")
                 .query()
                 .listOfRows();
         for (Map<String, Object> column : columns) {
@@ -247,7 +247,7 @@ class PseudoLanguageIT extends InRequests {
         data.addAll(database.sql(
                         "select distinct note from string_sound where note <> '' union select note from bench_wish where note <> ''"
                                 + " union select substr(name, 9) from instrument where name like 'Lending %'"
-                                + " union select why from instrument_away union select person from bench_hours union"
+                                + " union select why from instrument_away union"
                                 + " select distinct place from drawer_string where place <> '' union"
                                 + " select substr(code, 1, 3) || ' ' || substr(code, 4) from drawer_string union"
                                 + " select currency from drawer_string where currency is not null")

@@ -42,7 +42,7 @@ class RaisingByEarIT extends InRequests {
     private UUID run;
 
     private <T> T in(Supplier<T> work) {
-        return CurrentWorkshop.in(account("bench").workshopId(), "Test", work);
+        return CurrentWorkshop.in(account("bench"), work);
     }
 
     private BenchState state() {

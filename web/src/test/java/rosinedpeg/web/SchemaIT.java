@@ -166,8 +166,7 @@ class SchemaIT extends RunningApplication {
                 PegKind.TAPERED_WOOD,
                 5,
                 Demand.STUDY);
-        assertThatThrownBy(
-                        () -> CurrentWorkshop.in(account("bench").workshopId(), "Test", () -> instruments.add(wanted)))
+        assertThatThrownBy(() -> CurrentWorkshop.in(account("bench"), () -> instruments.add(wanted)))
                 .isInstanceOfSatisfying(DataIntegrityViolationException.class, complaint -> {
                     assertThat(Constraint.INSTRUMENT_NAME.isViolatedBy(complaint))
                             .isTrue();

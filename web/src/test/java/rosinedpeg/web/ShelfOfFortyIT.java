@@ -44,7 +44,7 @@ class ShelfOfFortyIT extends InBrowser {
     private void shelf() {
         keeper = stranger();
         today = Instant.now().atZone(keeper.zone()).toLocalDate();
-        CurrentWorkshop.in(keeper.workshopId(), HANDS, () -> {
+        CurrentWorkshop.in(keeper, () -> {
             times.usually(
                     HANDS,
                     Arrays.stream(DayOfWeek.values())

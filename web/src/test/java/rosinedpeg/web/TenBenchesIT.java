@@ -48,7 +48,7 @@ class TenBenchesIT extends RunningApplication {
         }
         devices.shutdown();
         long recorded = database.sql("select count(*) from run_event e join run r on r.id = e.run_id"
-                        + " where r.instrument_id in (select id from instrument) and e.recorded_by = 'Bench under the stage'"
+                        + " where r.instrument_id in (select id from instrument) and e.recorded_by = (select id from person where name = 'Bench under the stage')"
                         + " and r.reason = 'SERVICE' and e.kind <> 'GAP_READ'")
                 .query(Long.class)
                 .single();

@@ -77,7 +77,7 @@ class TruenessIT extends InRequests {
     @Test
     void fivePlucksMakeAReading() throws Exception {
         type("2", "5");
-        CurrentWorkshop.in(keeper.workshopId(), "Test", () -> {
+        CurrentWorkshop.in(keeper, () -> {
             Listener ear = listened.stream()
                     .filter(one -> one.kind().equals("trueness"))
                     .findFirst()

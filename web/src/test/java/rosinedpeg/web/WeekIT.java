@@ -352,8 +352,7 @@ class WeekIT extends InRequests {
 
     private void fit(UUID violin, int daysAgo) {
         CurrentWorkshop.in(
-                keeper.workshopId(),
-                "Test",
+                keeper,
                 () -> instruments.fit(
                         violin,
                         Position.II,
@@ -364,7 +363,7 @@ class WeekIT extends InRequests {
     }
 
     private <T> T in(java.util.function.Supplier<T> work) {
-        return CurrentWorkshop.in(keeper.workshopId(), ANN, work);
+        return CurrentWorkshop.in(keeper, work);
     }
 
     /** Eight fingers on one button. A pin whose day is over holds nothing any more. */

@@ -23,6 +23,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Secret;
 import rosinedpeg.web.platform.SignedIn;
@@ -35,10 +36,11 @@ import rosinedpeg.web.platform.SignedIn;
 public class Accounts implements UserDetailsService, UserDetailsPasswordService {
 
     private static final String SELECT =
-            "select a.id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, a.name,"
-                    + " a.role, a.active, w.leaves_at from account a join workshop w on w.id = a.workshop_id ";
+            "select a.id, a.person_id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, p.name,"
+                    + " a.role, a.active, w.leaves_at from account a join workshop w on w.id = a.workshop_id join person p on p.id = a.person_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
+            row.getObject("person_id", UUID.class),
             row.getObject("workshop_id", UUID.class),
             row.getString("workshop"),
             ZoneId.of(row.getString("zone")),
@@ -56,11 +58,13 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     private final JdbcClient database;
     private final PasswordEncoder passwords;
+    private final PersonNames names;
     private final Clock clock;
 
-    Accounts(JdbcClient database, PasswordEncoder passwords, Clock clock) {
+    Accounts(JdbcClient database, PasswordEncoder passwords, PersonNames names, Clock clock) {
         this.database = database;
         this.passwords = passwords;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -137,11 +141,26 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
      */
     @Transactional
     public boolean add(UUID workshopId, String signIn, String name, Role role, String password) {
-        return database.sql("insert into account (id, workshop_id, sign_in, name, role, password_hash, version)"
-                                + " values (?, ?, ?, ?, ?, ?, 0) on conflict (sign_in) do nothing")
-                        .params(UUID.randomUUID(), workshopId, normal(signIn), name, role.name(), encoded(password))
+        Optional<UUID> there = withoutAccount(workshopId, name);
+        UUID person = there.orElseGet(() -> names.add(workshopId, name));
+        boolean added = database.sql("insert into account (id, workshop_id, person_id, sign_in, role, password_hash,"
+                                + " version) values (?, ?, ?, ?, ?, ?, 0) on conflict (sign_in) do nothing")
+                        .params(UUID.randomUUID(), workshopId, person, normal(signIn), role.name(), encoded(password))
                         .update()
                 == 1;
+        if (!added && there.isEmpty()) {
+            database.sql("delete from person where id = ?").param(person).update();
+        }
+        return added;
+    }
+
+    /** Somebody who stood at the bench before they had an account is the same person. */
+    private Optional<UUID> withoutAccount(UUID workshopId, String name) {
+        return names.find(workshopId, name)
+                .filter(person -> !database.sql("select exists (select 1 from account where person_id = ?)")
+                        .param(person)
+                        .query(Boolean.class)
+                        .single());
     }
 
     /** {@return what is kept of a password that nobody knows} */
@@ -166,10 +185,19 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     /** {@return the people of a workshop, those who may sign in first} */
     public List<SignedIn> people(UUID workshopId) {
-        return database.sql(SELECT + "where a.workshop_id = ? order by a.active desc, a.role, a.name")
+        return database.sql(SELECT + "where a.workshop_id = ? order by a.active desc, a.role, p.name")
                 .param(workshopId)
                 .query(ROW)
                 .list();
+    }
+
+    /** Changes what somebody is called and what they may do; both hold at the next page. */
+    @Transactional
+    void change(SignedIn account, String name, Role role) {
+        names.rename(account.workshopId(), account.personId(), name);
+        database.sql("update account set role = ?, version = version + 1 where id = ?")
+                .params(role.name(), account.accountId())
+                .update();
     }
 
     /** Lets a person of the workshop in, or no longer. */

@@ -4,24 +4,24 @@ import java.time.Clock;
 import java.time.Duration;
 import java.time.OffsetDateTime;
 import java.time.ZoneOffset;
-import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.SignedIn;
-import rosinedpeg.web.platform.Words;
 import rosinedpeg.web.platform.WorkshopTables;
 
 /**
  * Takes people away, and workshops.
  *
- * <p>What somebody recorded belongs to the instruments and stays, signed by nobody in particular. A workshop goes whole, after a
- * pause in which it can be kept. Which tables and columns that concerns is asked of the database, so that none is forgotten.
+ * <p>What somebody recorded belongs to the instruments and stays, signed by a person without a name. A workshop goes whole, after a
+ * pause in which it can be kept. Which tables that concerns is asked of the database, so that none is forgotten.
  */
 @Service
 class Leaving {
@@ -29,36 +29,37 @@ class Leaving {
     /** How long a workshop that is taken away can still be kept. */
     static final Duration PAUSE = Duration.ofDays(7);
 
-    /** Columns that hold the name of whoever did something. */
-    private static final String SIGNED =
-            "select c.relname, a.attname from pg_class c join pg_attribute a on a.attrelid = c.oid and a.attname ~ '_by$'"
-                    + " join pg_attribute w on w.attrelid = c.oid and w.attname = 'workshop_id'"
-                    + " where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r' order by c.relname";
-
     private final JdbcClient database;
     private final WorkshopTables tables;
     private final Accounts accounts;
-    private final Words words;
+    private final PersonNames names;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Leaving(JdbcClient database, WorkshopTables tables, Accounts accounts, Words words, Clock clock) {
+    Leaving(
+            JdbcClient database,
+            WorkshopTables tables,
+            Accounts accounts,
+            PersonNames names,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.database = database;
         this.tables = tables;
         this.accounts = accounts;
-        this.words = words;
+        this.names = names;
+        this.events = events;
         this.clock = clock;
     }
 
     /**
      * Takes a person away: their account, what they like, their calendar addresses. What they recorded stays and is signed by
-     * somebody; where another person of the workshop has the same name, nobody can tell whose it is, and the name stays.
+     * somebody.
      *
      * @throws NotFoundException when the workshop has nobody with that id
      */
     @Transactional
     void remove(UUID workshopId, UUID accountId) {
-        List<SignedIn> people = accounts.people(workshopId);
-        SignedIn person = people.stream()
+        SignedIn person = accounts.people(workshopId).stream()
                 .filter(one -> one.accountId().equals(accountId))
                 .findFirst()
                 .orElseThrow(() -> new NotFoundException("account " + accountId));
@@ -71,22 +72,9 @@ class Leaving {
         database.sql("delete from account where id = ? and workshop_id = ?")
                 .params(accountId, workshopId)
                 .update();
-        boolean shared = people.stream()
-                .anyMatch(other -> other != person && other.name().equals(person.name()));
-        if (!shared) {
-            leaving("person");
-            for (Column column : database.sql(SIGNED)
-                    .query((row, number) -> new Column(row.getString("relname"), row.getString("attname")))
-                    .list()) {
-                database.sql("update " + column.table() + " set " + column.name() + " = ? where workshop_id = ? and "
-                                + column.name() + " = ?")
-                        .params(words.say("people.somebody"), workshopId, person.name())
-                        .update();
-            }
-        }
+        names.rename(workshopId, person.personId(), null);
+        events.publishEvent(new PersonLeft(person.personId()));
     }
-
-    private record Column(String table, String name) {}
 
     /** Says that a workshop goes after the pause. */
     @Transactional
@@ -116,7 +104,7 @@ class Leaving {
                 .query(UUID.class)
                 .list()) {
             accounts.people(workshop).forEach(person -> accounts.endSessions(person.accountId()));
-            leaving("workshop");
+            letLedgersGo();
             for (String table : tables.childrenFirst()) {
                 database.sql("delete from " + table + " where workshop_id = ?")
                         .param(workshop)
@@ -126,10 +114,9 @@ class Leaving {
         }
     }
 
-    /** Lets the ledgers be touched until the end of the transaction. */
-    private void leaving(String what) {
-        database.sql("select set_config('peg.leaving', ?, true)")
-                .param(what)
+    /** Until the end of the transaction. */
+    private void letLedgersGo() {
+        database.sql("select set_config('peg.leaving', 'workshop', true)")
                 .query(String.class)
                 .single();
     }

@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -55,7 +56,7 @@ class PeopleController {
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect) {
-        Optional<String> name = Entry.text(result, "name", form.name(), 80);
+        Optional<String> name = name(result, form, account, Optional.empty());
         if (result.hasErrors()) {
             return people(form, account, model);
         }
@@ -64,6 +65,59 @@ class PeopleController {
                 "people.invited",
                 name.get(),
                 redirect);
+        return "redirect:/people";
+    }
+
+    /** {@return the name, where nobody else of the workshop is called so; what is wrong with it is noted beside its field} */
+    private Optional<String> name(BindingResult result, PersonForm form, SignedIn account, Optional<SignedIn> ofWhom) {
+        Optional<String> name = Entry.text(result, "name", form.name(), Accounts.LONGEST_NAME);
+        name.filter(one -> accounts.people(account.workshopId()).stream()
+                        .filter(person -> ofWhom.isEmpty()
+                                || !person.accountId().equals(ofWhom.get().accountId()))
+                        .anyMatch(person -> person.name().equalsIgnoreCase(one)))
+                .ifPresent(taken -> result.rejectValue("name", "people.name.taken"));
+        return name;
+    }
+
+    private SignedIn person(UUID id, SignedIn account) {
+        return accounts.people(account.workshopId()).stream()
+                .filter(person -> person.accountId().equals(id))
+                .findFirst()
+                .orElseThrow(() -> new NotFoundException("account " + id));
+    }
+
+    /** What somebody is called, and what they may do. */
+    @OpenTo(Role.KEEPER)
+    @GetMapping("/people/{id}")
+    String person(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, Model model) {
+        SignedIn person = person(id, account);
+        model.addAttribute("form", new PersonForm(person.name(), person.role()));
+        return show(person, model);
+    }
+
+    private static String show(SignedIn person, Model model) {
+        Page.lay(new PersonPage(person, Role.values()), model);
+        return "account/person";
+    }
+
+    /** Changes what somebody is called, also where they signed before, and what they may do. Nobody changes their own role. */
+    @OpenTo(Role.KEEPER)
+    @PostMapping("/people/{id}")
+    String change(
+            @PathVariable UUID id,
+            @ModelAttribute("form") PersonForm form,
+            BindingResult result,
+            @AuthenticationPrincipal SignedIn account,
+            Model model,
+            RedirectAttributes redirect) {
+        SignedIn person = person(id, account);
+        Optional<String> name = name(result, form, account, Optional.of(person));
+        if (result.hasErrors()) {
+            return show(person, model);
+        }
+        accounts.change(person, name.orElseThrow(), id.equals(account.accountId()) ? account.role() : form.role());
+        redirect.addFlashAttribute("notice", "people.changed");
+        redirect.addFlashAttribute("noticeOf", name.get());
         return "redirect:/people";
     }
 
@@ -121,7 +175,7 @@ class PeopleController {
     }
 
     /**
-     * Somebody who is invited.
+     * Somebody, as typed.
      *
      * @param name their name
      * @param role what they may do
@@ -148,4 +202,12 @@ class PeopleController {
             List<OneTimeLinks.Link> invitations,
             Role[] roles,
             Optional<LastBackup> lastBackup) {}
+
+    /**
+     * One of them.
+     *
+     * @param person who
+     * @param roles what somebody can be
+     */
+    record PersonPage(SignedIn person, Role[] roles) {}
 }

@@ -99,7 +99,7 @@ public class Aftercare implements LogSource {
         owed.findById(workId)
                 .filter(work -> work.instrumentId().equals(instrumentId))
                 .orElseThrow(() -> new NotFoundException("owed work " + workId))
-                .done(clock.instant(), CurrentWorkshop.recordedBy());
+                .done(clock.instant(), CurrentWorkshop.person());
     }
 
     /** Records that strings or bow were cared for; a press that was already taken changes nothing. */
@@ -107,7 +107,7 @@ public class Aftercare implements LogSource {
     public void care(UUID instrumentId, CareKind kind, UUID press) {
         instruments.require(instrumentId);
         if (!cares.existsByPress(press)) {
-            cares.save(new CareEntity(instrumentId, kind, press, clock.instant(), CurrentWorkshop.recordedBy()));
+            cares.save(new CareEntity(instrumentId, kind, press, clock.instant(), CurrentWorkshop.person()));
         }
     }
 

@@ -27,11 +27,11 @@ class CareEntity {
 
     private UUID press;
     private Instant at;
-    private String recordedBy;
+    private UUID recordedBy;
 
     protected CareEntity() {}
 
-    CareEntity(UUID instrumentId, CareKind kind, UUID press, Instant at, String recordedBy) {
+    CareEntity(UUID instrumentId, CareKind kind, UUID press, Instant at, UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.kind = kind;
@@ -48,7 +48,7 @@ class CareEntity {
         return at;
     }
 
-    String recordedBy() {
+    UUID recordedBy() {
         return recordedBy;
     }
 }

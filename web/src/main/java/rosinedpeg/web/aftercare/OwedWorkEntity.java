@@ -31,7 +31,7 @@ class OwedWorkEntity {
     private List<String> materials;
     private Instant owedSince;
     private @Nullable Instant doneAt;
-    private @Nullable String doneBy;
+    private @Nullable UUID doneBy;
 
     @Version
     private int version;
@@ -61,7 +61,7 @@ class OwedWorkEntity {
         return new OwedWorkEntity(instrumentId, null, strings, materials, since);
     }
 
-    void done(Instant at, String by) {
+    void done(Instant at, UUID by) {
         if (doneAt == null) {
             doneAt = at;
             doneBy = by;
@@ -78,7 +78,7 @@ class OwedWorkEntity {
     }
 
     @Nullable
-    String doneBy() {
+    UUID doneBy() {
         return doneBy;
     }
 

@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.platform.WorkshopTables;
 
 /**
@@ -29,6 +30,7 @@ class ArchiveLayout {
 
     /** Secrets, what waits to be taken in, and what is worked out of the rest. */
     private static final Set<String> LEFT_OUT = Set.of(
+            "person",
             "waiting_file",
             "one_time_link",
             "diary_feed",
@@ -37,8 +39,10 @@ class ArchiveLayout {
             "recovery_code",
             "rack_place",
             "settling_string",
-            "account.password_hash",
-            "workshop_id");
+            "account.password_hash");
+
+    /** Whatever is read belongs to whoever reads it. */
+    private static final String OWN = "workshop_id";
     /** A press tells a thing sent twice; only here does it also hold several rows together. */
     private static final String HELD_TOGETHER_BY_PRESS = "measurement";
 
@@ -65,6 +69,7 @@ class ArchiveLayout {
             where c.relnamespace = current_schema()::regnamespace and c.relkind = 'r'
             order by c.relname, a.attnum""";
 
+    private static final String PERSON = "person";
     private static final Pattern WORD = Pattern.compile("_([a-z])");
 
     private final JdbcClient database;
@@ -112,7 +117,7 @@ class ArchiveLayout {
             if (one.identifies()) {
                 order.add(one.name());
             }
-            if (LEFT_OUT.contains(one.name()) || LEFT_OUT.contains(table + "." + one.name())) {
+            if (one.name().equals(OWN) || LEFT_OUT.contains(table + "." + one.name())) {
                 continue;
             }
             boolean own = one.name().equals("id");
@@ -120,13 +125,17 @@ class ArchiveLayout {
             if (own && !referred || press && !table.equals(HELD_TOGETHER_BY_PRESS)) {
                 given.add(one.name());
             } else {
-                kept.add(new Column(
-                        one.name(),
-                        camel(one.name()),
-                        one.type(),
-                        one.required(),
-                        Optional.ofNullable(one.longest()),
-                        group(table, one, own)));
+                kept.add(
+                        PERSON.equals(one.referred())
+                                ? signature(one)
+                                : new Column(
+                                        one.name(),
+                                        camel(one.name()),
+                                        one.type(),
+                                        one.required(),
+                                        Optional.ofNullable(one.longest()),
+                                        group(table, one, own),
+                                        false));
             }
         }
         return new Part(
@@ -135,6 +144,18 @@ class ArchiveLayout {
                 kept,
                 given,
                 table.equals("run_event") ? "run_id, sequence" : String.join(", ", order));
+    }
+
+    /** Whoever reads an archive is told names: a person stands in it by what they are called. */
+    private static Column signature(InSchema column) {
+        return new Column(
+                column.name(),
+                camel(column.name().replaceFirst("^person_id$", "name")),
+                "varchar",
+                column.required(),
+                Optional.of(Accounts.LONGEST_NAME),
+                Optional.empty(),
+                true);
     }
 
     /** What the keys in a column are keys of: a list, or something that has no list of its own. */
@@ -197,6 +218,7 @@ class ArchiveLayout {
      * @param required whether it is always there
      * @param longest how many characters it may have, where that is limited
      * @param group what it is a key of, where it is one
+     * @param person whether it is a person, by name
      */
     record Column(
             String inSchema,
@@ -204,5 +226,6 @@ class ArchiveLayout {
             String type,
             boolean required,
             Optional<Integer> longest,
-            Optional<String> group) {}
+            Optional<String> group,
+            boolean person) {}
 }

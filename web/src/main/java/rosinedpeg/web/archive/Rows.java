@@ -33,21 +33,23 @@ class Rows {
     private final JdbcTemplate database;
     private final JsonMapper json;
     private final UUID workshop;
+    private final String somebody;
     private final Optional<Passport> passport;
     private final Map<String, Map<String, String>> names = new HashMap<>();
 
-    private Rows(JdbcTemplate database, JsonMapper json, UUID workshop, Optional<Passport> passport) {
+    private Rows(JdbcTemplate database, JsonMapper json, UUID workshop, String somebody, Optional<Passport> passport) {
         this.database = database;
         this.json = json;
         this.workshop = workshop;
+        this.somebody = somebody;
         this.passport = passport;
         // Moments are written in one zone, whichever the server stands in.
         database.queryForObject("select set_config('TimeZone', 'UTC', true)", String.class);
     }
 
-    /** {@return all that a workshop has on record} */
-    static Rows ofWorkshop(JdbcTemplate database, JsonMapper json, UUID workshop) {
-        return new Rows(database, json, workshop, Optional.empty());
+    /** {@return all that a workshop has on record; whoever was removed is called as given} */
+    static Rows ofWorkshop(JdbcTemplate database, JsonMapper json, UUID workshop, String somebody) {
+        return new Rows(database, json, workshop, somebody, Optional.empty());
     }
 
     /**
@@ -55,7 +57,7 @@ class Rows {
      * and whatever somebody recorded is signed by the workshop.
      */
     static Rows ofInstrument(JdbcTemplate database, JsonMapper json, UUID workshop, UUID instrument, String signed) {
-        return new Rows(database, json, workshop, Optional.of(new Passport(instrument, signed)));
+        return new Rows(database, json, workshop, signed, Optional.of(new Passport(instrument, signed)));
     }
 
     private record Passport(UUID instrument, String signed) {}
@@ -120,6 +122,10 @@ class Rows {
     }
 
     private String asked(Part part, Column column) {
+        if (column.person()) {
+            return "(select coalesce(p.name, '') from person p where p.id = " + part.table() + "." + column.inSchema()
+                    + ") as " + column.inSchema();
+        }
         if (!column.type().equals("bytea")) {
             return column.inSchema();
         }
@@ -164,6 +170,8 @@ class Rows {
             JsonNode value = inSchema.get(column.inSchema());
             if (value == null || value.isNull()) {
                 row.putNull(column.name());
+            } else if (column.person()) {
+                row.put(column.name(), passport.map(Passport::signed).orElseGet(() -> called(value.asString())));
             } else if (column.group().isPresent()) {
                 row.put(column.name(), name(column.group().get(), value.asString()));
             } else if (column.type().equals("bytea") && passport.isEmpty()) {
@@ -175,22 +183,20 @@ class Rows {
                 row.set(column.name(), within == null ? value : namedWithin((ObjectNode) value, within));
             }
         }
-        passport.ifPresent(shown -> {
-            part.columns().stream()
-                    .filter(column -> column.inSchema().endsWith("_by"))
-                    .filter(column -> !row.path(column.name()).isNull())
-                    .forEach(column -> row.put(column.name(), shown.signed()));
-            if (part.table().equals("string_kind")) {
-                row.putNull("price").putNull("currency").putNull("ready").put("note", "");
-                // What other strings here taught is not of this instrument.
-                row.putNull("learnedAll")
-                        .putNull("learnedConcert")
-                        .putNull("learnedStudy")
-                        .putNull("learnedLoan")
-                        .putNull("learnedAt");
-            }
-        });
+        if (passport.isPresent() && part.table().equals("string_kind")) {
+            row.putNull("price").putNull("currency").putNull("ready").put("note", "");
+            // What other strings here taught is not of this instrument.
+            row.putNull("learnedAll")
+                    .putNull("learnedConcert")
+                    .putNull("learnedStudy")
+                    .putNull("learnedLoan")
+                    .putNull("learnedAt");
+        }
         return row;
+    }
+
+    private String called(String name) {
+        return name.isEmpty() ? somebody : name;
     }
 
     private ObjectNode namedWithin(ObjectNode value, String group) {

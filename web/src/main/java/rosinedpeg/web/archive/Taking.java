@@ -44,6 +44,7 @@ class Taking {
     private final JsonMapper json;
     private final UUID workshop;
     private final Map<String, UUID> keys = new HashMap<>();
+    private final Map<String, UUID> people = new HashMap<>();
     private final long own;
     private long next;
 
@@ -74,6 +75,23 @@ class Taking {
         keys.put(name, here);
     }
 
+    /** {@return the person who is called so in the file, once they came} */
+    Optional<UUID> called(String name) {
+        return Optional.ofNullable(people.get(name));
+    }
+
+    /** Whoever is called so in the file is somebody who is here already. */
+    void isCalled(String name, UUID here) {
+        people.put(name, here);
+    }
+
+    /** {@return a new person of that name} */
+    UUID enter(String name) {
+        UUID person = fresh();
+        database.update("insert into person (id, workshop_id, name) values (?, ?, ?)", person, workshop, name);
+        return person;
+    }
+
     private UUID fresh() {
         // Version 8 and variant 2 of RFC 9562: a half that counts, and a random half of one's own.
         return new UUID(next++ << Short.SIZE | 0x8000L, own);
@@ -99,9 +117,13 @@ class Taking {
                 }
                 source.nextRow();
                 ObjectNode row = parser.readValueAsTree();
-                if (say.to(row)) {
-                    count++;
-                    batch.add(inSchema(source, part, columns, row, given));
+                try {
+                    if (say.to(row)) {
+                        count++;
+                        batch.add(inSchema(source, part, columns, row, given));
+                    }
+                } catch (DataAccessException unlikeAName) {
+                    throw new UnreadableArchiveException("row", part.name(), count, count, reason(unlikeAName));
                 }
             }
             batch.send();
@@ -126,7 +148,14 @@ class Taking {
                 continue;
             }
             String within = Rows.KEYS_WITHIN.get(part.table() + "." + column.inSchema());
-            if (column.group().isPresent()) {
+            if (column.person()) {
+                String name = value.asString("");
+                if (!name.isBlank()) {
+                    inSchema.put(
+                            column.inSchema(),
+                            people.computeIfAbsent(name, this::enter).toString());
+                }
+            } else if (column.group().isPresent()) {
                 inSchema.put(column.inSchema(), key(value.asString("")).toString());
             } else if (column.type().equals("bytea")) {
                 inSchema.put(

@@ -25,6 +25,7 @@ import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.archive.ArchiveLayout.Part;
 import rosinedpeg.web.drawer.Drawer;
+import rosinedpeg.web.platform.SignedIn;
 import rosinedpeg.web.platform.Words;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -89,7 +90,7 @@ class WorkshopArchives {
 
     private void write(UUID workshop, ZipOutputStream folder) throws IOException {
         List<Part> parts = layout.parts();
-        Rows rows = Rows.ofWorkshop(database, json, workshop);
+        Rows rows = Rows.ofWorkshop(database, json, workshop, words.say("people.somebody"));
         begin(folder, "readme.txt");
         folder.write(words.say("archive.readme", ArchiveLayout.VERSION).getBytes(UTF_8));
         begin(folder, "schema.json");
@@ -224,11 +225,19 @@ class WorkshopArchives {
     /** Who signs in here by that name already is the same person; a name that somebody elsewhere has gets a number. */
     private boolean isNew(ObjectNode person, UUID workshop, Taking taking) {
         String signIn = person.path("signIn").asString("");
-        List<UUID> here = database.queryForList(
-                "select id from account where sign_in = ? and workshop_id = ?", UUID.class, signIn, workshop);
-        if (!here.isEmpty()) {
-            taking.is(person.path("id").asString(""), here.get(0));
+        String name = person.path("name").asString("");
+        Optional<SignedIn> here =
+                accounts.find(signIn).filter(account -> account.workshopId().equals(workshop));
+        if (here.isPresent()) {
+            taking.is(person.path("id").asString(""), here.get().accountId());
+            taking.isCalled(name, here.get().personId());
             return false;
+        }
+        if (taking.called(name)
+                .filter(there -> exists("account where person_id = ?", there))
+                .isPresent()) {
+            // Of two of one name each is a person of their own.
+            taking.isCalled(name, taking.enter(name));
         }
         String free = signIn;
         for (int number = 2; exists("account where sign_in = ?", free); number++) {

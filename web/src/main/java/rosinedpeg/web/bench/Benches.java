@@ -210,7 +210,7 @@ public class Benches {
                 keepOld,
                 json.writeValueAsString(schools),
                 clock.instant(),
-                CurrentWorkshop.recordedBy());
+                CurrentWorkshop.person());
         runs.saveAndFlush(run);
         runPlans.saveAndFlush(new RunPlanEntity(run.id(), forms.write(plan)));
         drawer.supply(run.id(), needs(instrumentId, plan, replacements), PacketUse.of(plan), chosen);
@@ -245,8 +245,7 @@ public class Benches {
         if (event == null) {
             return Taken.MOVED_ON;
         }
-        RunEventEntity row =
-                events.save(new RunEventEntity(id, press.id(), event, forms, CurrentWorkshop.recordedBy()));
+        RunEventEntity row = events.save(new RunEventEntity(id, press.id(), event, forms, CurrentWorkshop.person()));
         ledger = ledger(
                 run, Stream.concat(ledger.rows().stream(), Stream.of(row)).toList());
         BenchState after = ledger.state();

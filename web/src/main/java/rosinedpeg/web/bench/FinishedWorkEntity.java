@@ -29,7 +29,7 @@ class FinishedWorkEntity {
     @JdbcTypeCode(SqlTypes.JSON)
     private String schools;
 
-    private String person;
+    private UUID person;
     private double usualMinutes;
     private double takenMinutes;
     private Instant finishedAt;
@@ -40,7 +40,7 @@ class FinishedWorkEntity {
             UUID runId,
             Family family,
             String schools,
-            String person,
+            UUID person,
             double usualMinutes,
             double takenMinutes,
             Instant finishedAt) {
@@ -61,7 +61,7 @@ class FinishedWorkEntity {
         return schools;
     }
 
-    String person() {
+    UUID person() {
         return person;
     }
 

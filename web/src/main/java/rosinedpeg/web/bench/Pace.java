@@ -5,6 +5,7 @@ import static java.util.Objects.requireNonNull;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -17,6 +18,7 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.PersonNames;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -29,10 +31,12 @@ public class Pace {
     private static final Limit LATEST = Limit.of(300);
 
     private final FinishedWorkRepository finished;
+    private final PersonNames names;
     private final JsonMapper json;
 
-    Pace(FinishedWorkRepository finished, JsonMapper json) {
+    Pace(FinishedWorkRepository finished, PersonNames names, JsonMapper json) {
         this.finished = finished;
+        this.names = names;
         this.json = json;
     }
 
@@ -40,7 +44,7 @@ public class Pace {
     public LearnedPace learned() {
         List<FinishedWork> latest = finished.findByOrderByFinishedAtDescRunId(LATEST).stream()
                 .map(row -> new FinishedWork(
-                        new Work(row.family(), read(row.schools(), row.family()), row.person()),
+                        new Work(row.family(), read(row.schools(), row.family()), called(row.person())),
                         row.usualMinutes(),
                         row.takenMinutes()))
                 .toList();
@@ -69,7 +73,7 @@ public class Pace {
                 ? Optional.empty()
                 : Optional.of(new Here(
                         learned.minutes(
-                                new Work(family, schools, CurrentWorkshop.recordedBy()),
+                                new Work(family, schools, called(CurrentWorkshop.person())),
                                 FinishedWork.USUAL.clamp(usualMinutes)),
                         learned.runs()));
     }
@@ -86,7 +90,7 @@ public class Pace {
     /** {@return what was led to its end since a moment} */
     public List<Done> since(Instant moment) {
         return finished.findByFinishedAtGreaterThanEqual(moment).stream()
-                .map(row -> new Done(row.person(), row.usualMinutes(), row.takenMinutes()))
+                .map(row -> new Done(called(row.person()), row.usualMinutes(), row.takenMinutes()))
                 .toList();
     }
 
@@ -108,6 +112,11 @@ public class Pace {
                     taken,
                     requireNonNull(run.endedAt())));
         }
+    }
+
+    /** Nobody at the bench is called as whoever was removed; they are told apart all the same. */
+    private String called(UUID person) {
+        return names.find(person).orElse(person.toString());
     }
 
     private Schools read(String kept, Family family) {

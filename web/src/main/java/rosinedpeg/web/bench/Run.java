@@ -28,7 +28,7 @@ public record Run(
         UUID instrumentId,
         Reason reason,
         Instant startedAt,
-        String startedBy,
+        UUID startedBy,
         @Nullable Instant endedAt,
         Map<Position, UUID> replacements,
         BenchState state,

@@ -43,7 +43,7 @@ class RunEntity {
     private @Nullable String schools;
 
     private Instant startedAt;
-    private String startedBy;
+    private UUID startedBy;
 
     @Enumerated(EnumType.STRING)
     private Outcome outcome;
@@ -59,7 +59,7 @@ class RunEntity {
             boolean keepOld,
             @Nullable String schools,
             Instant startedAt,
-            String startedBy) {
+            UUID startedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.reason = reason;
@@ -106,7 +106,7 @@ class RunEntity {
         return startedAt;
     }
 
-    String startedBy() {
+    UUID startedBy() {
         return startedBy;
     }
 

@@ -76,14 +76,14 @@ class RunEventEntity implements Persistable<UUID> {
     private @Nullable String told;
 
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
 
     @Transient
     private boolean added;
 
     protected RunEventEntity() {}
 
-    RunEventEntity(UUID runId, UUID press, BenchEvent event, KeptForms forms, String recordedBy) {
+    RunEventEntity(UUID runId, UUID press, BenchEvent event, KeptForms forms, UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.added = true;
         this.runId = runId;

@@ -17,5 +17,5 @@ public record UnreadableRun(
         UUID id,
         UUID instrumentId,
         Instant startedAt,
-        String startedBy,
+        UUID startedBy,
         @Nullable String why) {}

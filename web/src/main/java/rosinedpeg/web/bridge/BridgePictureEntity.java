@@ -29,7 +29,7 @@ class BridgePictureEntity {
     private double leanDeg;
     private UUID press;
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
 
     protected BridgePictureEntity() {}
 
@@ -40,7 +40,7 @@ class BridgePictureEntity {
             PictureLines lines,
             UUID press,
             Instant recordedAt,
-            String recordedBy) {
+            UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.mediaType = mediaType;

@@ -21,6 +21,6 @@ interface BridgePictureRepository extends JpaRepository<BridgePictureEntity, UUI
 
         Instant getRecordedAt();
 
-        String getRecordedBy();
+        UUID getRecordedBy();
     }
 }

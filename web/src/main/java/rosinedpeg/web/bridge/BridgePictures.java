@@ -45,7 +45,7 @@ class BridgePictures {
                     lines,
                     press,
                     clock.instant(),
-                    CurrentWorkshop.recordedBy()));
+                    CurrentWorkshop.person()));
         } catch (IOException unread) {
             throw new UncheckedIOException(unread);
         }

@@ -24,7 +24,7 @@ record Purchase(
         Optional<Supplier> supplier,
         int leadDays,
         Instant writtenAt,
-        String writtenBy,
+        UUID writtenBy,
         Optional<LocalDate> sentOn,
         List<Line> lines,
         int version) {

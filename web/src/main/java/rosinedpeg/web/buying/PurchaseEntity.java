@@ -31,7 +31,7 @@ class PurchaseEntity implements Persistable<UUID> {
     private int leadDays;
 
     private Instant writtenAt;
-    private String writtenBy;
+    private UUID writtenBy;
     private @Nullable LocalDate sentOn;
 
     @Version
@@ -39,7 +39,7 @@ class PurchaseEntity implements Persistable<UUID> {
 
     protected PurchaseEntity() {}
 
-    PurchaseEntity(UUID press, @Nullable UUID supplierId, int leadDays, Instant writtenAt, String writtenBy) {
+    PurchaseEntity(UUID press, @Nullable UUID supplierId, int leadDays, Instant writtenAt, UUID writtenBy) {
         this.id = press;
         this.supplierId = supplierId;
         this.leadDays = leadDays;
@@ -70,7 +70,7 @@ class PurchaseEntity implements Persistable<UUID> {
         return writtenAt;
     }
 
-    String writtenBy() {
+    UUID writtenBy() {
         return writtenBy;
     }
 

@@ -143,7 +143,7 @@ public class Purchases {
                 supplier.map(Supplier::id).orElse(null),
                 supplier.map(Supplier::leadDays).orElse(Supplier.USUAL_LEAD_DAYS),
                 clock.instant(),
-                CurrentWorkshop.recordedBy()));
+                CurrentWorkshop.person()));
         Function<StringKind, Optional<Price>> prices = drawer.prices();
         List<PurchaseLineEntity> rows = new ArrayList<>();
         for (Ordered one : ordered) {

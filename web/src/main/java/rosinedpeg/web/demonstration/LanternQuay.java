@@ -197,15 +197,18 @@ class LanternQuay implements ApplicationRunner {
         UUID workshop = UUID.randomUUID();
         CurrentWorkshop.in(
                 workshop,
-                BENCH,
+                // Nobody signs anything before there are accounts.
+                workshop,
                 () -> transaction.execute(status -> {
                     accounts.openWorkshop(workshop, "Lantern Quay", ZONE, ReferenceA.STANDARD);
                     accounts.add(workshop, "bench", BENCH, Role.TECHNICIAN, PASSWORD);
                     accounts.add(workshop, "keeper", KEEPER, Role.KEEPER, PASSWORD);
                     accounts.add(workshop, "pit", "Pit 1", Role.PLAYER, PASSWORD);
                     accounts.add(workshop, LEARNER, "Village 6", Role.PLAYER, PASSWORD);
-                    load();
-                    return workshop;
+                    return CurrentWorkshop.in(accounts.find("bench").orElseThrow(), () -> {
+                        load();
+                        return workshop;
+                    });
                 }));
     }
 
@@ -506,7 +509,7 @@ class LanternQuay implements ApplicationRunner {
     private void lookAtPeg(UUID instrument, Position position, int daysAgo, Set<PegSign> signs) {
         pegLooks.record(
                 instrument,
-                new PegLook(position, signs, Optional.empty(), null, day(daysAgo), "Bench under the stage"),
+                new PegLook(position, signs, Optional.empty(), null, day(daysAgo), CurrentWorkshop.person()),
                 Map.of(),
                 UUID.randomUUID());
     }

@@ -68,7 +68,7 @@ class DiaryFeeds {
     @Transactional
     Optional<Owner> open(String secret) {
         byte[] hash = Secret.hash(secret);
-        Optional<Owner> owner = database.sql("select f.id, f.workshop_id, w.name, w.zone from diary_feed f"
+        Optional<Owner> owner = database.sql("select f.id, f.workshop_id, w.name, w.zone, a.person_id from diary_feed f"
                         + " join workshop w on w.id = f.workshop_id"
                         + " join account a on a.id = f.account_id and a.workshop_id = f.workshop_id"
                         + " where f.hash = ? and a.active")
@@ -76,7 +76,8 @@ class DiaryFeeds {
                 .query((row, number) -> new Owner(
                         row.getObject("workshop_id", UUID.class),
                         row.getString("name"),
-                        ZoneId.of(row.getString("zone"))))
+                        ZoneId.of(row.getString("zone")),
+                        row.getObject("person_id", UUID.class)))
                 .optional();
         owner.ifPresent(there -> database.sql("update diary_feed set read_at = ? where hash = ?")
                 .params(now(), hash)
@@ -103,6 +104,7 @@ class DiaryFeeds {
      * @param workshopId the workshop
      * @param workshop its name
      * @param zone its zone
+     * @param personId the person
      */
-    record Owner(UUID workshopId, String workshop, ZoneId zone) {}
+    record Owner(UUID workshopId, String workshop, ZoneId zone, UUID personId) {}
 }

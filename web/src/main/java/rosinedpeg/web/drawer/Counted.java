@@ -12,7 +12,7 @@ import java.util.UUID;
  * @param at when
  * @param by who counted
  */
-record Counted(UUID kindId, int expected, int found, Instant at, String by) {
+record Counted(UUID kindId, int expected, int found, Instant at, UUID by) {
 
     /** No compartment holds more. */
     static final int MOST = 999;

@@ -49,7 +49,7 @@ class Counting {
             UUID kind = one.getKey();
             Found there = one.getValue();
             counts.save(new DrawerCountEntity(
-                    kind, there.shown(), there.count(), press, clock.instant(), CurrentWorkshop.recordedBy()));
+                    kind, there.shown(), there.count(), press, clock.instant(), CurrentWorkshop.person()));
             if (there.count() < there.shown()) {
                 strings.lying(List.of(kind)).stream()
                         .map(DrawerStringEntity::view)

@@ -89,7 +89,7 @@ public class Drawer {
         List<DrawerStringEntity> rows = new ArrayList<>();
         for (int i = 0; i < all.size(); i++) {
             rows.add(new DrawerStringEntity(
-                    all.get(i), codes.get(i), press, i + 1, clock.instant(), CurrentWorkshop.recordedBy()));
+                    all.get(i), codes.get(i), press, i + 1, clock.instant(), CurrentWorkshop.person()));
         }
         strings.saveAllAndFlush(rows);
     }
@@ -132,7 +132,7 @@ public class Drawer {
     void kept(StringTakenOff off) {
         if (off.kept() && !strings.existsByFittedId(off.fittedId())) {
             strings.save(DrawerStringEntity.old(
-                    off.kindId(), off.fittedId(), codes(1).get(0), clock.instant(), CurrentWorkshop.recordedBy()));
+                    off.kindId(), off.fittedId(), codes(1).get(0), clock.instant(), CurrentWorkshop.person()));
         }
     }
 
@@ -144,7 +144,7 @@ public class Drawer {
         List<DrawerStringEntity> rows = new ArrayList<>();
         for (int i = 0; i < kept.size(); i++) {
             DrawerStringRepository.Kept one = kept.get(i);
-            rows.add(DrawerStringEntity.old(one.kindId(), one.fittedId(), codes.get(i), one.removedAt(), ""));
+            rows.add(DrawerStringEntity.old(one.kindId(), one.fittedId(), codes.get(i), one.removedAt(), null));
         }
         strings.saveAllAndFlush(rows);
     }

@@ -23,11 +23,11 @@ class DrawerCountEntity {
     private int found;
     private UUID press;
     private Instant countedAt;
-    private String countedBy;
+    private UUID countedBy;
 
     protected DrawerCountEntity() {}
 
-    DrawerCountEntity(UUID kindId, int expected, int found, UUID press, Instant at, String by) {
+    DrawerCountEntity(UUID kindId, int expected, int found, UUID press, Instant at, UUID by) {
         this.id = UUID.randomUUID();
         this.kindId = kindId;
         this.expected = expected;

@@ -41,7 +41,7 @@ class DrawerStringEntity {
 
     private @Nullable UUID fittedId;
     private Instant enteredAt;
-    private String enteredBy;
+    private @Nullable UUID enteredBy;
     private UUID press;
     private int pressNumber;
     private @Nullable UUID runId;
@@ -57,7 +57,7 @@ class DrawerStringEntity {
     protected DrawerStringEntity() {}
 
     /** A new one, in its packet. */
-    DrawerStringEntity(Laid laid, Code code, UUID press, int pressNumber, Instant at, String by) {
+    DrawerStringEntity(Laid laid, Code code, UUID press, int pressNumber, Instant at, @Nullable UUID by) {
         this.id = UUID.randomUUID();
         this.kindId = laid.kindId();
         this.code = code.value();
@@ -74,7 +74,7 @@ class DrawerStringEntity {
     }
 
     /** An old one that was kept. */
-    static DrawerStringEntity old(UUID kindId, UUID fittedId, Code code, Instant at, String by) {
+    static DrawerStringEntity old(UUID kindId, UUID fittedId, Code code, Instant at, @Nullable UUID by) {
         DrawerStringEntity string =
                 new DrawerStringEntity(new Laid(kindId, "", null, null, null), code, UUID.randomUUID(), 1, at, by);
         string.fittedId = fittedId;

@@ -37,7 +37,7 @@ public record InDrawer(
         @Nullable Price price,
         @Nullable UUID fittedId,
         Instant enteredAt,
-        String enteredBy,
+        @Nullable UUID enteredBy,
         @Nullable UUID runId,
         @Nullable Instant leftAt,
         @Nullable LeftHow leftHow,

@@ -37,14 +37,14 @@ class NoteEntity {
     private boolean refer;
     private @Nullable Instant settledAt;
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
 
     @Version
     private int version;
 
     protected NoteEntity() {}
 
-    NoteEntity(UUID instrumentId, Note note, NoteForms forms, boolean refer, Instant recordedAt, String recordedBy) {
+    NoteEntity(UUID instrumentId, Note note, NoteForms forms, boolean refer, Instant recordedAt, UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.kind = note.kind();
@@ -82,7 +82,7 @@ class NoteEntity {
         return recordedAt;
     }
 
-    String recordedBy() {
+    UUID recordedBy() {
         return recordedBy;
     }
 

@@ -74,7 +74,7 @@ public class Notes implements LogSource {
     @Transactional
     public void write(UUID id, Note note, boolean refer, Instant at) {
         instruments.require(id);
-        notes.save(new NoteEntity(id, note, forms, refer, at, CurrentWorkshop.recordedBy()));
+        notes.save(new NoteEntity(id, note, forms, refer, at, CurrentWorkshop.person()));
         if (refer) {
             events.publishEvent(new ReferralChanged(id));
         }

@@ -12,4 +12,4 @@ import java.util.UUID;
  * @param at when it was recorded
  * @param by who recorded it
  */
-public record Referral(UUID id, Note note, String text, Instant at, String by) {}
+public record Referral(UUID id, Note note, String text, Instant at, UUID by) {}

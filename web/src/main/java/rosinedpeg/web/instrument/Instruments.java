@@ -231,7 +231,7 @@ public class Instruments implements LogSource {
             return;
         }
         values.forEach((measurable, value) -> measurements.save(new MeasurementEntity(
-                id, measurable, value, measuredOn, press, clock.instant(), CurrentWorkshop.recordedBy())));
+                id, measurable, value, measuredOn, press, clock.instant(), CurrentWorkshop.person())));
     }
 
     /** {@return every measurement of an instrument, the latest of each first} */

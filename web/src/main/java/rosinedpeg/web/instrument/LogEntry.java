@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Measurable;
@@ -26,7 +27,7 @@ public record LogEntry(
         @Nullable Position position,
         @Nullable String label,
         List<Reading> readings,
-        @Nullable String by) {
+        @Nullable UUID by) {
 
     /**
      * What happened at a moment.
@@ -38,7 +39,7 @@ public record LogEntry(
      * @param by who recorded it
      */
     public static LogEntry of(
-            Instant at, String kind, @Nullable Position position, @Nullable String label, @Nullable String by) {
+            Instant at, String kind, @Nullable Position position, @Nullable String label, @Nullable UUID by) {
         return new LogEntry(at, kind, position, label, List.of(), by);
     }
 
@@ -60,7 +61,7 @@ public record LogEntry(
      * @param position the string it concerns
      * @param by who recorded it
      */
-    public static LogEntry on(LocalDate on, String kind, @Nullable Position position, String by) {
+    public static LogEntry on(LocalDate on, String kind, @Nullable Position position, UUID by) {
         return of(noon(on), kind, position, null, by);
     }
 

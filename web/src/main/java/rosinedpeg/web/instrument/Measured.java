@@ -1,6 +1,7 @@
 package rosinedpeg.web.instrument;
 
 import java.time.LocalDate;
+import java.util.UUID;
 
 /**
  * One measurement.
@@ -9,4 +10,4 @@ import java.time.LocalDate;
  * @param on the day
  * @param by who measured
  */
-public record Measured(double value, LocalDate on, String by) {}
+public record Measured(double value, LocalDate on, UUID by) {}

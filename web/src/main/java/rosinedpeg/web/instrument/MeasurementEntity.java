@@ -38,7 +38,7 @@ class MeasurementEntity {
     private double value;
     private LocalDate measuredOn;
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
     private UUID press;
 
     protected MeasurementEntity() {}
@@ -50,7 +50,7 @@ class MeasurementEntity {
             LocalDate measuredOn,
             UUID press,
             Instant recordedAt,
-            String recordedBy) {
+            UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.quantity = measurable.quantity();
@@ -82,7 +82,7 @@ class MeasurementEntity {
         return recordedAt;
     }
 
-    String recordedBy() {
+    UUID recordedBy() {
         return recordedBy;
     }
 }

@@ -283,7 +283,7 @@ public class Lending implements LogSource, NotAtHand {
                 .findFirstByNameIgnoreCase(borrower)
                 .orElseGet(() -> borrowers.saveAndFlush(new BorrowerEntity(UUID.randomUUID(), borrower, "")));
         Instant now = clock.instant();
-        String by = CurrentWorkshop.recordedBy();
+        UUID by = CurrentWorkshop.person();
         LoanEntity loan = new LoanEntity(press, instrumentId, who.id(), days, withIt, note, now, by);
         if (alreadyOut) {
             mustBeHere(instrumentId, press);
@@ -401,7 +401,7 @@ public class Lending implements LogSource, NotAtHand {
         mustBeHere(loan.instrumentId(), id);
         mustBeFree(loan.instrumentId(), Loan.of(on, loan.days().until()), id);
         loan.goesWith(withIt);
-        loan.out(on, moment(on), CurrentWorkshop.recordedBy(), kept(look));
+        loan.out(on, moment(on), CurrentWorkshop.person(), kept(look));
         loans.flush();
         record(loan, look, on);
     }
@@ -419,7 +419,7 @@ public class Lending implements LogSource, NotAtHand {
         if (loan.backAt().isPresent()) {
             return;
         }
-        loan.back(on, moment(on), CurrentWorkshop.recordedBy(), kept(look));
+        loan.back(on, moment(on), CurrentWorkshop.person(), kept(look));
         loans.flush();
         record(loan, look, on);
     }
@@ -436,7 +436,7 @@ public class Lending implements LogSource, NotAtHand {
         UUID id = loan.instrumentId();
         Instrument instrument = instruments.get(id);
         Seen seen = look.seen();
-        String by = CurrentWorkshop.recordedBy();
+        UUID by = CurrentWorkshop.person();
         Map<Position, Set<PegSign>> pegs = pegLooks.signs(id);
         for (Position position : instrument.setUp().positions()) {
             Set<PegSign> known = pegs.getOrDefault(position, Set.of());

@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.lending.Loan;
 
 /**
@@ -35,10 +36,10 @@ record Lent(
         Set<WithIt> withIt,
         String note,
         Optional<Instant> outAt,
-        String outBy,
+        @Nullable UUID outBy,
         Optional<Look> outLook,
         Optional<Instant> backAt,
-        String backBy,
+        @Nullable UUID backBy,
         Optional<Look> backLook,
         int version) {
 

@@ -36,15 +36,15 @@ class LoanEntity {
     private List<String> withIt;
     private String note;
     private Instant enteredAt;
-    private String enteredBy;
+    private UUID enteredBy;
     private @Nullable Instant outAt;
-    private @Nullable String outBy;
+    private @Nullable UUID outBy;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable String outLook;
 
     private @Nullable Instant backAt;
-    private @Nullable String backBy;
+    private @Nullable UUID backBy;
 
     @JdbcTypeCode(SqlTypes.JSON)
     private @Nullable String backLook;
@@ -65,7 +65,7 @@ class LoanEntity {
             Collection<WithIt> withIt,
             String note,
             Instant enteredAt,
-            String enteredBy) {
+            UUID enteredBy) {
         this.id = id;
         this.instrumentId = instrumentId;
         this.borrowerId = borrowerId;
@@ -78,14 +78,14 @@ class LoanEntity {
     }
 
     /** It goes out on a day; nobody may have looked at it. */
-    void out(LocalDate on, Instant at, String by, @Nullable String look) {
+    void out(LocalDate on, Instant at, UUID by, @Nullable String look) {
         fromDay = on;
         outAt = at;
         outBy = by;
         outLook = look;
     }
 
-    void back(LocalDate on, Instant at, String by, @Nullable String look) {
+    void back(LocalDate on, Instant at, UUID by, @Nullable String look) {
         backOn = on;
         backAt = at;
         backBy = by;
@@ -134,8 +134,9 @@ class LoanEntity {
         return Optional.ofNullable(outAt);
     }
 
-    String outBy() {
-        return outBy == null ? "" : outBy;
+    @Nullable
+    UUID outBy() {
+        return outBy;
     }
 
     Optional<String> outLook() {
@@ -146,8 +147,9 @@ class LoanEntity {
         return Optional.ofNullable(backAt);
     }
 
-    String backBy() {
-        return backBy == null ? "" : backBy;
+    @Nullable
+    UUID backBy() {
+        return backBy;
     }
 
     Optional<String> backLook() {

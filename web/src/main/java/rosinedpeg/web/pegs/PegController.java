@@ -104,7 +104,7 @@ class PegController {
                         Optional.ofNullable(form.treatment()),
                         text.orElse(null),
                         day.orElseThrow(),
-                        CurrentWorkshop.recordedBy()),
+                        CurrentWorkshop.person()),
                 collarMm.isPresent() ? Map.of(collar, collarMm.getAsDouble()) : Map.of(),
                 Entry.press(form.press())));
         redirect.addFlashAttribute("notice", "peg.looked");

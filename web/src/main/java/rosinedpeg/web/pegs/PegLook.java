@@ -3,6 +3,7 @@ package rosinedpeg.web.pegs;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pegs.PegTreatment;
@@ -24,4 +25,4 @@ public record PegLook(
         Optional<PegTreatment> treatment,
         @Nullable String text,
         LocalDate on,
-        String by) {}
+        UUID by) {}

@@ -46,7 +46,7 @@ class PegLookEntity {
     private LocalDate lookedOn;
     private UUID press;
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
 
     protected PegLookEntity() {}
 

@@ -20,11 +20,11 @@ class InstrumentPictureEntity {
 
     private byte[] picture;
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
 
     protected InstrumentPictureEntity() {}
 
-    InstrumentPictureEntity(UUID instrumentId, byte[] picture, Instant recordedAt, String recordedBy) {
+    InstrumentPictureEntity(UUID instrumentId, byte[] picture, Instant recordedAt, UUID recordedBy) {
         this.instrumentId = instrumentId;
         this.picture = picture;
         this.recordedAt = recordedAt;

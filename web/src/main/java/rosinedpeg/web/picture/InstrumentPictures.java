@@ -64,7 +64,7 @@ public class InstrumentPictures {
                     .outputQuality(QUALITY_PERCENT / 100f)
                     .toOutputStream(drawn);
             pictures.save(new InstrumentPictureEntity(
-                    instrument, drawn.toByteArray(), clock.instant(), CurrentWorkshop.recordedBy()));
+                    instrument, drawn.toByteArray(), clock.instant(), CurrentWorkshop.person()));
             return true;
         } catch (IOException | IllegalArgumentException broken) {
             return false;

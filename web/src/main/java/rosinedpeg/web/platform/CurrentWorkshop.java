@@ -27,18 +27,29 @@ public final class CurrentWorkshop {
      * Does some work for a workshop without anybody being signed in.
      *
      * @param workshopId the workshop
-     * @param recordedBy the name that what is recorded is signed with
+     * @param person who signs what is recorded
      * @param work what is done
      * @return what the work returns
      */
-    public static <T> T in(UUID workshopId, String recordedBy, Supplier<T> work) {
+    public static <T> T in(UUID workshopId, UUID person, Supplier<T> work) {
         Named before = NAMED.get();
-        NAMED.set(new Named(workshopId, recordedBy));
+        NAMED.set(new Named(workshopId, person));
         try {
             return work.get();
         } finally {
             NAMED.set(before);
         }
+    }
+
+    /**
+     * Does some work as if somebody were signed in.
+     *
+     * @param account who signs what is recorded, and in whose workshop it is done
+     * @param work what is done
+     * @return what the work returns
+     */
+    public static <T> T in(SignedIn account, Supplier<T> work) {
+        return in(account.workshopId(), account.personId(), work);
     }
 
     /** {@return the account that is signed in} */
@@ -49,10 +60,10 @@ public final class CurrentWorkshop {
                 : Optional.empty();
     }
 
-    /** {@return the name that what is recorded now is signed with} */
-    public static String recordedBy() {
+    /** {@return who signs what is recorded now} */
+    public static UUID person() {
         Named named = NAMED.get();
-        return named != null ? named.recordedBy() : account().orElseThrow().name();
+        return named != null ? named.person() : account().orElseThrow().personId();
     }
 
     /** {@return the day it is in the workshop, by that clock} */
@@ -78,5 +89,5 @@ public final class CurrentWorkshop {
                 : account().map(SignedIn::workshopId).orElse(NONE);
     }
 
-    private record Named(UUID workshopId, String recordedBy) {}
+    private record Named(UUID workshopId, UUID person) {}
 }

@@ -13,6 +13,7 @@ import org.springframework.security.core.userdetails.UserDetails;
  * The account that is signed in, as it is on record at this request.
  *
  * @param accountId its id
+ * @param personId the person it is of, who signs what is recorded
  * @param workshopId the workshop it belongs to
  * @param workshopName that workshop's name
  * @param zone that workshop's time zone
@@ -25,6 +26,7 @@ import org.springframework.security.core.userdetails.UserDetails;
  */
 public record SignedIn(
         UUID accountId,
+        UUID personId,
         UUID workshopId,
         String workshopName,
         ZoneId zone,

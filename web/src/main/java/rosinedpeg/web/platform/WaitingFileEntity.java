@@ -32,7 +32,7 @@ class WaitingFileEntity {
     @Enumerated(EnumType.STRING)
     private WaitingFile.State state;
 
-    private @Nullable String askedBy;
+    private @Nullable UUID askedBy;
     private @Nullable LocalDate askedOn;
 
     protected WaitingFileEntity() {}

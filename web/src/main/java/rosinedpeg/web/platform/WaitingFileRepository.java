@@ -28,7 +28,7 @@ interface WaitingFileRepository extends JpaRepository<WaitingFileEntity, UUID> {
     @Modifying(clearAutomatically = true)
     @Query("update WaitingFileEntity file set file.state = ASKED, file.askedBy = :by, file.askedOn = :on"
             + " where file.id = :id and file.state <> ASKED")
-    void ask(UUID id, String by, LocalDate on);
+    void ask(UUID id, UUID by, LocalDate on);
 
     /** What Hibernate calls not to wait for what somebody else has in hand. */
     String SKIP_LOCKED = "-2";

@@ -55,7 +55,7 @@ public class WaitingFiles {
 
     /** Somebody wants a file taken in: from then on it is certain to be, after the answer, or to say that it could not be. */
     public void ask(UUID id) {
-        waiting.ask(id, CurrentWorkshop.recordedBy(), CurrentWorkshop.today(clock));
+        waiting.ask(id, CurrentWorkshop.person(), CurrentWorkshop.today(clock));
     }
 
     /**
@@ -65,7 +65,7 @@ public class WaitingFiles {
      * @param workshopId the workshop that it is of
      * @param by who asked
      */
-    public record Asked(UUID id, UUID workshopId, String by) {}
+    public record Asked(UUID id, UUID workshopId, UUID by) {}
 
     /** {@return those of every workshop that were asked for, what came first coming first} */
     @Transactional(readOnly = true)
@@ -76,7 +76,7 @@ public class WaitingFiles {
                 .query((row, number) -> new Asked(
                         row.getObject("id", UUID.class),
                         row.getObject("workshop_id", UUID.class),
-                        row.getString("asked_by")))
+                        row.getObject("asked_by", UUID.class)))
                 .list();
     }
 

@@ -120,13 +120,13 @@ class Lessons {
         missing.addAll(lessons);
         for (SetLessonEntity row : set.findByAccountIdIn(List.of(accountId))) {
             if (missing.remove(row.lesson())) {
-                row.again(until.orElse(null), clock.instant(), CurrentWorkshop.recordedBy());
+                row.again(until.orElse(null), clock.instant(), CurrentWorkshop.person());
             } else {
                 set.delete(row);
             }
         }
-        missing.forEach(lesson -> set.save(new SetLessonEntity(
-                accountId, lesson, until.orElse(null), clock.instant(), CurrentWorkshop.recordedBy())));
+        missing.forEach(lesson -> set.save(
+                new SetLessonEntity(accountId, lesson, until.orElse(null), clock.instant(), CurrentWorkshop.person())));
         set.flush();
     }
 }

@@ -27,11 +27,11 @@ class SetLessonEntity {
     private String lesson;
     private @Nullable LocalDate untilDay;
     private Instant setAt;
-    private String setBy;
+    private UUID setBy;
 
     protected SetLessonEntity() {}
 
-    SetLessonEntity(UUID accountId, Lesson lesson, @Nullable LocalDate untilDay, Instant at, String setBy) {
+    SetLessonEntity(UUID accountId, Lesson lesson, @Nullable LocalDate untilDay, Instant at, UUID setBy) {
         this.id = UUID.randomUUID();
         this.accountId = accountId;
         this.lesson = lesson.name();
@@ -41,7 +41,7 @@ class SetLessonEntity {
     }
 
     /** Sets it again, with another day. */
-    void again(@Nullable LocalDate day, Instant at, String by) {
+    void again(@Nullable LocalDate day, Instant at, UUID by) {
         this.untilDay = day;
         this.setAt = at;
         this.setBy = by;

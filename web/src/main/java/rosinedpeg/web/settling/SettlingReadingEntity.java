@@ -25,9 +25,9 @@ class SettlingReadingEntity {
     private double cents;
     private boolean retuned;
     private Instant recordedAt;
-    private String recordedBy;
+    private UUID recordedBy;
     private @Nullable Instant takenBackAt;
-    private @Nullable String takenBackBy;
+    private @Nullable UUID takenBackBy;
 
     protected SettlingReadingEntity() {}
 
@@ -38,7 +38,7 @@ class SettlingReadingEntity {
             double cents,
             boolean retuned,
             Instant recordedAt,
-            String recordedBy) {
+            UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.fittedStringId = fittedStringId;
         this.press = press;
@@ -54,7 +54,7 @@ class SettlingReadingEntity {
     }
 
     /** It counts no more. */
-    void takeBack(Instant at, String by) {
+    void takeBack(Instant at, UUID by) {
         takenBackAt = at;
         takenBackBy = by;
     }

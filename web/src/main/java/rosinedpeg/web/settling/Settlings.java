@@ -177,7 +177,7 @@ public class Settlings {
             return;
         }
         readings.saveAndFlush(new SettlingReadingEntity(
-                fittedId, press, at, cents, retuned, clock.instant(), CurrentWorkshop.recordedBy()));
+                fittedId, press, at, cents, retuned, clock.instant(), CurrentWorkshop.person()));
         kept.open(fittedId);
         events.publishEvent(new StringRead(get(fittedId).instrument().id(), fittedId));
     }
@@ -187,7 +187,7 @@ public class Settlings {
     public void takeBack(UUID fittedId, UUID readingId) {
         readings.findByIdAndFittedStringIdAndTakenBackAtIsNull(readingId, fittedId)
                 .ifPresent(reading -> {
-                    reading.takeBack(clock.instant(), CurrentWorkshop.recordedBy());
+                    reading.takeBack(clock.instant(), CurrentWorkshop.person());
                     kept.open(fittedId);
                     events.publishEvent(
                             new StringRead(get(fittedId).instrument().id(), fittedId));

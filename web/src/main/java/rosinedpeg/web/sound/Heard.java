@@ -27,7 +27,7 @@ public record Heard(
         StringKind kind,
         SoundMoment moment,
         Instant at,
-        String by,
+        UUID by,
         Optional<Double> hours,
         Optional<Long> days,
         InWords words) {}

@@ -168,7 +168,7 @@ class SoundController {
         boolean keeper = CurrentWorkshop.account()
                 .filter(account -> account.role() == Role.KEEPER)
                 .isPresent();
-        sounds.takeBack(id, said, keeper ? Optional.empty() : Optional.of(CurrentWorkshop.recordedBy()));
+        sounds.takeBack(id, said, keeper ? Optional.empty() : Optional.of(CurrentWorkshop.person()));
         redirect.addFlashAttribute("notice", "sound.back");
         return "redirect:/instruments/" + id + "/sound";
     }

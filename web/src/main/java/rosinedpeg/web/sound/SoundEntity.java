@@ -33,7 +33,7 @@ class SoundEntity {
     private SoundMoment moment;
 
     private Instant saidAt;
-    private String saidBy;
+    private UUID saidBy;
     private @Nullable Double hoursPlayed;
 
     /** Null where nothing was said on any scale. */
@@ -55,7 +55,7 @@ class SoundEntity {
      * @param saidAt when
      * @param saidBy by whom
      */
-    SoundEntity(UUID id, Question of, InWords words, Played string, Instant saidAt, String saidBy) {
+    SoundEntity(UUID id, Question of, InWords words, Played string, Instant saidAt, UUID saidBy) {
         this.id = id;
         this.fittedStringId = of.fittedId();
         this.moment = of.moment();
@@ -90,7 +90,7 @@ class SoundEntity {
         return saidAt;
     }
 
-    String saidBy() {
+    UUID saidBy() {
         return saidBy;
     }
 

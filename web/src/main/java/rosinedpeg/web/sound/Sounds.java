@@ -147,7 +147,7 @@ public class Sounds {
             Played string = of(instrumentId, question, played);
             UUID id = ofPress(press, question);
             if (!sounds.existsById(id)) {
-                rows.add(new SoundEntity(id, question, inWords, string, at, CurrentWorkshop.recordedBy()));
+                rows.add(new SoundEntity(id, question, inWords, string, at, CurrentWorkshop.person()));
             }
         });
         sounds.saveAllAndFlush(rows);
@@ -177,7 +177,7 @@ public class Sounds {
      * @throws NotFoundException when nobody said that there, or somebody else did
      */
     @Transactional
-    void takeBack(UUID instrumentId, UUID id, Optional<String> by) {
+    void takeBack(UUID instrumentId, UUID id, Optional<UUID> by) {
         SoundEntity said = sounds.findById(id)
                 .filter(one -> by.isEmpty() || by.get().equals(one.saidBy()))
                 .filter(one -> heard(instrumentId).stream()

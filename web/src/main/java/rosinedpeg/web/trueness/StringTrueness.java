@@ -27,7 +27,7 @@ public record StringTrueness(List<Reading> readings) {
      * @param since what has become of the string since the first reading
      * @param by who recorded it
      */
-    public record Reading(UUID id, Instant at, PitchFrom from, Trueness trueness, Change since, String by) {}
+    public record Reading(UUID id, Instant at, PitchFrom from, Trueness trueness, Change since, UUID by) {}
 
     static StringTrueness of(List<TruenessReadingEntity> entities) {
         List<Change> changes = Trueness.sinceTheFirst(

@@ -38,19 +38,14 @@ class TruenessReadingEntity {
     private @Nullable Double stiffness;
     private @Nullable Double scatterCents;
     private @Nullable Short partials;
-    private String recordedBy;
+    private UUID recordedBy;
     private @Nullable Instant takenBackAt;
-    private @Nullable String takenBackBy;
+    private @Nullable UUID takenBackBy;
 
     protected TruenessReadingEntity() {}
 
     TruenessReadingEntity(
-            UUID fittedStringId,
-            UUID press,
-            Instant readAt,
-            PitchFrom pitchFrom,
-            Trueness trueness,
-            String recordedBy) {
+            UUID fittedStringId, UUID press, Instant readAt, PitchFrom pitchFrom, Trueness trueness, UUID recordedBy) {
         this.id = UUID.randomUUID();
         this.fittedStringId = fittedStringId;
         this.press = press;
@@ -65,7 +60,7 @@ class TruenessReadingEntity {
     }
 
     /** It counts no more. */
-    void takeBack(Instant at, String by) {
+    void takeBack(Instant at, UUID by) {
         takenBackAt = at;
         takenBackBy = by;
     }
@@ -82,7 +77,7 @@ class TruenessReadingEntity {
         return pitchFrom;
     }
 
-    String recordedBy() {
+    UUID recordedBy() {
         return recordedBy;
     }
 

@@ -40,7 +40,7 @@ public class TruenessReadings {
     public void record(UUID fittedId, UUID press, Instant at, PitchFrom from, Trueness trueness) {
         if (!readings.existsByPress(press)) {
             readings.saveAndFlush(
-                    new TruenessReadingEntity(fittedId, press, at, from, trueness, CurrentWorkshop.recordedBy()));
+                    new TruenessReadingEntity(fittedId, press, at, from, trueness, CurrentWorkshop.person()));
         }
     }
 
@@ -48,6 +48,6 @@ public class TruenessReadings {
     @Transactional
     public void takeBack(UUID fittedId, UUID readingId) {
         readings.findByIdAndFittedStringIdAndTakenBackAtIsNull(readingId, fittedId)
-                .ifPresent(reading -> reading.takeBack(clock.instant(), CurrentWorkshop.recordedBy()));
+                .ifPresent(reading -> reading.takeBack(clock.instant(), CurrentWorkshop.person()));
     }
 }

@@ -21,21 +21,21 @@ class BenchHoursEntity {
     @TenantId
     private UUID workshopId;
 
-    private String person;
+    private UUID person;
     private @Nullable Short weekday;
     private @Nullable LocalDate day;
     private String hours;
 
     protected BenchHoursEntity() {}
 
-    BenchHoursEntity(String person, DayOfWeek weekday, BenchHours hours) {
+    BenchHoursEntity(UUID person, DayOfWeek weekday, BenchHours hours) {
         this.id = UUID.randomUUID();
         this.person = person;
         this.weekday = (short) weekday.getValue();
         this.hours = hours.toString();
     }
 
-    BenchHoursEntity(String person, LocalDate day, BenchHours hours) {
+    BenchHoursEntity(UUID person, LocalDate day, BenchHours hours) {
         this.id = UUID.randomUUID();
         this.person = person;
         this.day = day;
@@ -46,7 +46,7 @@ class BenchHoursEntity {
         return id;
     }
 
-    String person() {
+    UUID person() {
         return person;
     }
 

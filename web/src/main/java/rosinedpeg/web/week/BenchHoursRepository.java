@@ -17,5 +17,5 @@ interface BenchHoursRepository extends JpaRepository<BenchHoursEntity, UUID> {
 
     @Modifying
     @Query("delete from BenchHoursEntity hours where hours.person = :person")
-    void remove(String person);
+    void remove(UUID person);
 }

@@ -5,19 +5,24 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import java.util.UUID;
 import java.util.function.Predicate;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.week.BenchHours;
 import rosinedpeg.core.week.BenchTime;
 import rosinedpeg.core.week.Place;
+import rosinedpeg.web.account.PersonLeft;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.PersonNames;
 
 /** Who is at the bench, and when. */
 @Service
@@ -30,26 +35,31 @@ public class BenchTimes {
     private static final int SECONDS_OF_MINUTE = 60;
 
     private final BenchHoursRepository hours;
+    private final PersonNames names;
     private final Clock clock;
 
-    BenchTimes(BenchHoursRepository hours, Clock clock) {
+    BenchTimes(BenchHoursRepository hours, PersonNames names, Clock clock) {
         this.hours = hours;
+        this.names = names;
         this.clock = clock;
     }
 
     /** {@return the people who are ever at the bench, by their names} */
     List<PersonHours> people() {
-        Map<String, PersonHours> people = new LinkedHashMap<>();
+        Map<UUID, PersonHours> people = new HashMap<>();
         for (BenchHoursEntity row : hours.from(CurrentWorkshop.today(clock))) {
             PersonHours person = people.computeIfAbsent(
-                    row.person(), name -> new PersonHours(name, new EnumMap<>(DayOfWeek.class), new TreeMap<>()));
+                    row.person(),
+                    one -> new PersonHours(names.of(one), new EnumMap<>(DayOfWeek.class), new TreeMap<>()));
             if (row.weekday() != null) {
                 person.usual().put(row.weekday(), row.hours());
             } else if (row.day() != null) {
                 person.otherwise().put(row.day(), row.hours());
             }
         }
-        return List.copyOf(people.values());
+        return people.values().stream()
+                .sorted(Comparator.comparing(PersonHours::person))
+                .toList();
     }
 
     /** {@return the minutes people have from today for so many days; of today what is still to come} */
@@ -73,11 +83,12 @@ public class BenchTimes {
     /** Says when somebody usually is at the bench; days that are missing are off. */
     @Transactional
     public void usually(String person, Map<DayOfWeek, BenchHours> week) {
+        UUID who = names.called(person);
         for (DayOfWeek weekday : DayOfWeek.values()) {
             BenchHours there = week.getOrDefault(weekday, BenchHours.NONE);
-            row(person, row -> weekday == row.weekday())
+            row(who, row -> weekday == row.weekday())
                     .ifPresentOrElse(
-                            row -> row.become(there), () -> hours.save(new BenchHoursEntity(person, weekday, there)));
+                            row -> row.become(there), () -> hours.save(new BenchHoursEntity(who, weekday, there)));
         }
         hours.flush();
     }
@@ -85,11 +96,12 @@ public class BenchTimes {
     /** Says when somebody is at the bench on some days, otherwise than usual. */
     @Transactional
     public void otherwise(String person, LocalDate from, LocalDate until, BenchHours there) {
+        UUID who = names.called(person);
         for (LocalDate day = from; !day.isAfter(until); day = day.plusDays(1)) {
             LocalDate date = day;
-            row(person, row -> date.equals(row.day()))
+            row(who, row -> date.equals(row.day()))
                     .ifPresentOrElse(
-                            row -> row.become(there), () -> hours.save(new BenchHoursEntity(person, date, there)));
+                            row -> row.become(there), () -> hours.save(new BenchHoursEntity(who, date, there)));
         }
         hours.flush();
     }
@@ -97,16 +109,23 @@ public class BenchTimes {
     /** A day is as usual again. */
     @Transactional
     void asUsual(String person, LocalDate day) {
-        row(person, row -> day.equals(row.day())).ifPresent(hours::delete);
+        row(names.called(person), row -> day.equals(row.day())).ifPresent(hours::delete);
     }
 
     /** Somebody is not at the bench any more. */
     @Transactional
     void remove(String person) {
-        hours.remove(person);
+        hours.remove(names.called(person));
     }
 
-    private Optional<BenchHoursEntity> row(String person, Predicate<BenchHoursEntity> which) {
+    /** Whoever was removed is not at the bench any more. */
+    @EventListener
+    @Transactional
+    public void left(PersonLeft person) {
+        hours.remove(person.personId());
+    }
+
+    private Optional<BenchHoursEntity> row(UUID person, Predicate<BenchHoursEntity> which) {
         return hours.from(LocalDate.EPOCH).stream()
                 .filter(row -> row.person().equals(person) && which.test(row))
                 .findFirst();

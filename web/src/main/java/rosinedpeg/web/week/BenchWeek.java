@@ -27,6 +27,7 @@ import rosinedpeg.core.week.BenchTime;
 import rosinedpeg.core.week.Place;
 import rosinedpeg.core.week.PricedMinutes;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.PersonNames;
 
 /**
  * Plans what waits into the hours there are. Where each job stands is kept, so that the next planning moves as little as it can; what
@@ -42,16 +43,24 @@ public class BenchWeek {
     private final BenchTimes times;
     private final PlaceRepository places;
     private final NotOnRepository notOn;
+    private final PersonNames names;
     private final Clock clock;
     private final BenchPlanner planner = new PricedMinutes();
     private final Cache<Question, BenchSchedule> answered =
             Caffeine.newBuilder().maximumSize(REMEMBERED).build();
 
-    BenchWeek(BenchWork work, BenchTimes times, PlaceRepository places, NotOnRepository notOn, Clock clock) {
+    BenchWeek(
+            BenchWork work,
+            BenchTimes times,
+            PlaceRepository places,
+            NotOnRepository notOn,
+            PersonNames names,
+            Clock clock) {
         this.work = work;
         this.times = times;
         this.places = places;
         this.notOn = notOn;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -91,7 +100,7 @@ public class BenchWeek {
         return new PlannedWeek(today, people, there, waiting, asked, schedule, stand);
     }
 
-    private static BenchJob asked(Job job, Optional<PlaceEntity> row, Set<LocalDate> unwanted, LocalDate today) {
+    private BenchJob asked(Job job, Optional<PlaceEntity> row, Set<LocalDate> unwanted, LocalDate today) {
         Set<LocalDate> notOn = new HashSet<>(job.away());
         notOn.addAll(job.closed());
         notOn.addAll(unwanted);
@@ -104,10 +113,10 @@ public class BenchWeek {
                 job.earliest(),
                 job.latest(),
                 notOn,
-                row.flatMap(PlaceEntity::pinned)
+                row.flatMap(there -> there.pinned(names))
                         .filter(place -> !place.day().isBefore(today) && minutes.containsKey(place.person())),
                 row.flatMap(PlaceEntity::promised),
-                row.flatMap(PlaceEntity::place));
+                row.flatMap(there -> there.place(names)));
     }
 
     private static int whole(Interval minutes) {
@@ -143,12 +152,13 @@ public class BenchWeek {
             gone.remove(job.name());
             Optional<Place> place = Optional.ofNullable(stand.get(job.name()));
             Optional<PlaceEntity> row = Optional.ofNullable(rows.get(job.name()));
-            if (job.pinned().isEmpty() && !row.flatMap(PlaceEntity::place).equals(place)) {
+            if (job.pinned().isEmpty()
+                    && !row.flatMap(there -> there.place(names)).equals(place)) {
                 places.stand(
                         CurrentWorkshop.id(),
                         job.name(),
                         place.map(Place::day).orElse(null),
-                        place.map(Place::person).orElse(null),
+                        place.map(Place::person).map(names::called).orElse(null),
                         today);
             }
         }
@@ -160,7 +170,7 @@ public class BenchWeek {
 
     /** What lies on the bench comes back if its run is given up; until its day is over what was said of it stands. */
     private static boolean isWantedStill(PlaceEntity row, LocalDate today) {
-        return row.pinned().filter(place -> !place.day().isBefore(today)).isPresent()
+        return row.pinnedDay().filter(day -> !day.isBefore(today)).isPresent()
                 || row.promised().filter(day -> !day.isBefore(today)).isPresent();
     }
 
@@ -168,7 +178,7 @@ public class BenchWeek {
     @Transactional
     void pin(String job, Place place) {
         PlaceEntity row = places.findByJob(job).orElseGet(() -> new PlaceEntity(job));
-        row.pin(place);
+        row.pin(place.day(), names.called(place.person()));
         places.saveAndFlush(row);
     }
 
@@ -203,7 +213,7 @@ public class BenchWeek {
     @Transactional
     void notOn(String job, LocalDate day) {
         places.findByJob(job)
-                .filter(row -> row.pinned().map(Place::day).filter(day::equals).isPresent())
+                .filter(row -> row.pinnedDay().filter(day::equals).isPresent())
                 .ifPresent(PlaceEntity::free);
         if (notOn.findByJob(job).stream().noneMatch(one -> one.day().equals(day))) {
             notOn.saveAndFlush(new NotOnEntity(job, day));

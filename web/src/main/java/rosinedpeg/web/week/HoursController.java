@@ -21,6 +21,7 @@ import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.Role;
 
 /** When people are at the bench. */
@@ -32,10 +33,12 @@ class HoursController {
     private static final int MOST_DAYS = 60;
 
     private final BenchTimes times;
+    private final PersonNames names;
     private final Clock clock;
 
-    HoursController(BenchTimes times, Clock clock) {
+    HoursController(BenchTimes times, PersonNames names, Clock clock) {
         this.times = times;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -49,7 +52,7 @@ class HoursController {
     String show(@RequestParam(required = false) @Nullable String person, Model model) {
         String today = CurrentWorkshop.today(clock).toString();
         List<PersonHours> people = times.people();
-        String signedIn = CurrentWorkshop.recordedBy();
+        String signedIn = names.of(CurrentWorkshop.person());
         model.addAttribute(
                 "form",
                 find(people, person == null ? signedIn : person)
@@ -64,7 +67,8 @@ class HoursController {
     String otherwise(@RequestParam(required = false) @Nullable String person, Model model) {
         List<PersonHours> people = times.people();
         String today = CurrentWorkshop.today(clock).toString();
-        model.addAttribute("form", HoursForm.suggested(person == null ? CurrentWorkshop.recordedBy() : person, today));
+        model.addAttribute(
+                "form", HoursForm.suggested(person == null ? names.of(CurrentWorkshop.person()) : person, today));
         return show("week/otherwise", people, model);
     }
 

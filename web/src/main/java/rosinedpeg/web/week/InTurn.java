@@ -37,7 +37,7 @@ public class InTurn {
      * @param from the first day of the first turn
      * @param by who said so
      */
-    record Turns(UUID instrumentId, int weeks, LocalDate from, String by) {}
+    record Turns(UUID instrumentId, int weeks, LocalDate from, UUID by) {}
 
     /** {@return on which instruments} */
     List<Turns> all() {
@@ -67,9 +67,9 @@ public class InTurn {
         instruments.require(instrumentId);
         all.findById(instrumentId)
                 .ifPresentOrElse(
-                        row -> row.become(weeks, from, clock.instant(), CurrentWorkshop.recordedBy()),
+                        row -> row.become(weeks, from, clock.instant(), CurrentWorkshop.person()),
                         () -> all.saveAndFlush(new TwoSetsEntity(
-                                instrumentId, weeks, from, clock.instant(), CurrentWorkshop.recordedBy())));
+                                instrumentId, weeks, from, clock.instant(), CurrentWorkshop.person())));
     }
 
     /** They take no turns any more; a second time changes nothing. */

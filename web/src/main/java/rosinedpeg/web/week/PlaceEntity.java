@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.week.Place;
+import rosinedpeg.web.platform.PersonNames;
 
 /** Where a job stands, whether somebody pinned it there, and the day that was promised for it. */
 @Entity
@@ -23,7 +24,7 @@ class PlaceEntity {
 
     private String job;
     private @Nullable LocalDate day;
-    private @Nullable String person;
+    private @Nullable UUID person;
     private boolean pinned;
     private @Nullable LocalDate promised;
 
@@ -38,21 +39,27 @@ class PlaceEntity {
         return job;
     }
 
-    Optional<Place> place() {
-        return day == null || person == null ? Optional.empty() : Optional.of(new Place(day, person));
+    /** {@return where it stands, with whoever is called so now} */
+    Optional<Place> place(PersonNames names) {
+        return day == null || person == null ? Optional.empty() : Optional.of(new Place(day, names.of(person)));
     }
 
-    Optional<Place> pinned() {
-        return place().filter(place -> pinned);
+    Optional<Place> pinned(PersonNames names) {
+        return place(names).filter(place -> pinned);
+    }
+
+    /** {@return the day it is pinned to} */
+    Optional<LocalDate> pinnedDay() {
+        return Optional.ofNullable(day).filter(there -> pinned);
     }
 
     Optional<LocalDate> promised() {
         return Optional.ofNullable(promised);
     }
 
-    void pin(Place place) {
-        day = place.day();
-        person = place.person();
+    void pin(LocalDate on, UUID with) {
+        day = on;
+        person = with;
         pinned = true;
     }
 

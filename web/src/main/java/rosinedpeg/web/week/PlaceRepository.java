@@ -26,11 +26,11 @@ interface PlaceRepository extends JpaRepository<PlaceEntity, UUID> {
     @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query(nativeQuery = true, value = """
             insert into bench_place (id, workshop_id, job, day, person, pinned)
-            values (gen_random_uuid(), :workshopId, :job, cast(:day as date), cast(:person as varchar), false)
+            values (gen_random_uuid(), :workshopId, :job, cast(:day as date), cast(:person as uuid), false)
             on conflict (workshop_id, job) do update
             set day = excluded.day, person = excluded.person, pinned = false
             where not bench_place.pinned or bench_place.day < :today""")
-    void stand(UUID workshopId, String job, @Nullable LocalDate day, @Nullable String person, LocalDate today);
+    void stand(UUID workshopId, String job, @Nullable LocalDate day, @Nullable UUID person, LocalDate today);
 
     /** Jobs that are no more. */
     @Transactional

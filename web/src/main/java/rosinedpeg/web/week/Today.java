@@ -12,6 +12,7 @@ import rosinedpeg.core.week.Place;
 import rosinedpeg.web.bench.DayAtBench;
 import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.PersonNames;
 
 /** What is left of today's list, by the plan as it is now: what took longer has moved the rest already. */
 @Component
@@ -20,12 +21,14 @@ class Today implements DayAtBench {
     private final BenchWeek week;
     private final Pace pace;
     private final WeekWords words;
+    private final PersonNames names;
     private final Clock clock;
 
-    Today(BenchWeek week, Pace pace, WeekWords words, Clock clock) {
+    Today(BenchWeek week, Pace pace, WeekWords words, PersonNames names, Clock clock) {
         this.week = week;
         this.pace = pace;
         this.words = words;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -36,7 +39,7 @@ class Today implements DayAtBench {
             return Optional.empty();
         }
         LocalDate today = planned.today();
-        String me = CurrentWorkshop.recordedBy();
+        String me = names.of(CurrentWorkshop.person());
         List<Map.Entry<BenchJob, Place>> left = planned.schedule().places().entrySet().stream()
                 .filter(entry -> entry.getValue().day().equals(today))
                 .sorted(Comparator.comparing(entry -> !entry.getValue().person().equals(me)))

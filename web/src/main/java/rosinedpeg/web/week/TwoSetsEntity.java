@@ -22,16 +22,16 @@ class TwoSetsEntity {
     private short weeks;
     private LocalDate fromDay;
     private Instant enteredAt;
-    private String enteredBy;
+    private UUID enteredBy;
 
     protected TwoSetsEntity() {}
 
-    TwoSetsEntity(UUID instrumentId, int weeks, LocalDate fromDay, Instant enteredAt, String enteredBy) {
+    TwoSetsEntity(UUID instrumentId, int weeks, LocalDate fromDay, Instant enteredAt, UUID enteredBy) {
         this.instrumentId = instrumentId;
         become(weeks, fromDay, enteredAt, enteredBy);
     }
 
-    final void become(int everyWeeks, LocalDate from, Instant at, String by) {
+    final void become(int everyWeeks, LocalDate from, Instant at, UUID by) {
         this.weeks = (short) everyWeeks;
         this.fromDay = from;
         this.enteredAt = at;
@@ -50,7 +50,7 @@ class TwoSetsEntity {
         return fromDay;
     }
 
-    String enteredBy() {
+    UUID enteredBy() {
         return enteredBy;
     }
 }

@@ -7,6 +7,7 @@ import org.springframework.stereotype.Component;
 import rosinedpeg.core.week.BenchSchedule.Undone;
 import rosinedpeg.web.aftercare.OwedWords;
 import rosinedpeg.web.buying.PacketDays;
+import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
 
@@ -16,11 +17,13 @@ class WeekWords {
 
     private final Words words;
     private final Say say;
+    private final PersonNames names;
     private final OwedWords owed;
 
-    WeekWords(Words words, Say say, OwedWords owed) {
+    WeekWords(Words words, Say say, PersonNames names, OwedWords owed) {
         this.words = words;
         this.say = say;
+        this.names = names;
         this.owed = owed;
     }
 
@@ -59,7 +62,7 @@ class WeekWords {
                 .filter(played -> job.latest().isBefore(furthest))
                 .map(played -> words.say("week.why.played", played.name()))
                 .orElseGet(() -> job.wish()
-                        .map(wish -> words.say("week.why.WISHED", wish.by()))
+                        .map(wish -> words.say("week.why.WISHED", names.of(wish.by())))
                         .orElseGet(() -> words.say("week.why." + job.kind())));
         return by.isEmpty() ? why : by + ", " + why;
     }

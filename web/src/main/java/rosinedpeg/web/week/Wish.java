@@ -28,7 +28,7 @@ record Wish(
         int minutes,
         Optional<LocalDate> fromDay,
         Optional<LocalDate> byDay,
-        String by) {
+        UUID by) {
 
     /** The most characters of a note. */
     static final int LONGEST_NOTE = 120;

@@ -36,7 +36,7 @@ class WishEntity {
     private @Nullable LocalDate fromDay;
     private @Nullable LocalDate byDay;
     private Instant wishedAt;
-    private String wishedBy;
+    private UUID wishedBy;
     private @Nullable Instant doneAt;
 
     protected WishEntity() {}
@@ -51,7 +51,7 @@ class WishEntity {
             @Nullable LocalDate fromDay,
             @Nullable LocalDate byDay,
             Instant wishedAt,
-            String wishedBy) {
+            UUID wishedBy) {
         this.id = id;
         this.instrumentId = instrumentId;
         this.kind = kind;
@@ -102,7 +102,7 @@ class WishEntity {
         return wishedAt;
     }
 
-    String wishedBy() {
+    UUID wishedBy() {
         return wishedBy;
     }
 

@@ -110,7 +110,7 @@ public class Wishes implements NotAtHand {
                     fromDay,
                     byDay,
                     clock.instant(),
-                    CurrentWorkshop.recordedBy()));
+                    CurrentWorkshop.person()));
         }
     }
 

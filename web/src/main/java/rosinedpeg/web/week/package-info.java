@@ -6,6 +6,7 @@
 @org.springframework.modulith.ApplicationModule(
         allowedDependencies = {
             "platform",
+            "account",
             "instrument",
             "kinds",
             "occasions",
