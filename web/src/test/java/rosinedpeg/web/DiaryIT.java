@@ -63,6 +63,7 @@ class DiaryIT extends InRequests {
                 one.name(),
                 one.role(),
                 one.active(),
+                one.playersOwnOnly(),
                 one.leavesAt());
         today = LocalDate.now(ZONE);
     }

@@ -175,7 +175,12 @@ class KeptRunsIT extends InRequests {
     }
 
     private void insert(String table, JsonNode row, String workshop) {
-        ((ObjectNode) row).put("workshop_id", workshop);
+        // What was kept is the plan and the ledger; who signs it here is of this workshop.
+        String person = account("bench").personId().toString();
+        ((ObjectNode) row)
+                .put("workshop_id", workshop)
+                .put("started_by", person)
+                .put("recorded_by", person);
         database.sql("insert into " + table + " select * from jsonb_populate_record(null::" + table + ", ?::jsonb)")
                 .param(row.toString())
                 .update();

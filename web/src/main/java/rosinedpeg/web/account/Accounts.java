@@ -37,7 +37,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     private static final String SELECT =
             "select a.id, a.person_id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, p.name,"
-                    + " a.role, a.active, w.leaves_at from account a join workshop w on w.id = a.workshop_id join person p on p.id = a.person_id ";
+                    + " a.role, a.active, w.players_own_only, w.leaves_at from account a join workshop w on w.id = a.workshop_id join person p on p.id = a.person_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
             row.getObject("person_id", UUID.class),
@@ -49,6 +49,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
             row.getString("name"),
             Role.valueOf(row.getString("role")),
             row.getBoolean("active"),
+            row.getBoolean("players_own_only"),
             row.getObject("leaves_at", OffsetDateTime.class) == null
                     ? null
                     : row.getObject("leaves_at", OffsetDateTime.class).toInstant());
@@ -124,6 +125,14 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         UUID id = UUID.randomUUID();
         openWorkshop(id, workshop, zone, referenceA);
         return add(id, signIn, name, Role.KEEPER, password);
+    }
+
+    /** Says whether players look after the instruments they play only, or help with every one. */
+    @Transactional
+    public void letPlayers(UUID workshop, boolean ownOnly) {
+        database.sql("update workshop set players_own_only = ? where id = ?")
+                .params(ownOnly, workshop)
+                .update();
     }
 
     /** Changes what a workshop is called, where it stands and what it is tuned to; whoever is signed in sees it at the next page. */

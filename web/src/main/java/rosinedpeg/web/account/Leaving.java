@@ -68,6 +68,13 @@ class Leaving {
                     .params(accountId, workshopId)
                     .update();
         }
+        for (String table : tables.with("person_id")) {
+            if (!table.equals("account")) {
+                database.sql("delete from " + table + " where person_id = ? and workshop_id = ?")
+                        .params(person.personId(), workshopId)
+                        .update();
+            }
+        }
         accounts.endSessions(person.accountId());
         database.sql("delete from account where id = ? and workshop_id = ?")
                 .params(accountId, workshopId)

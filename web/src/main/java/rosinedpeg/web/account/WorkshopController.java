@@ -4,6 +4,7 @@ import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -68,6 +69,7 @@ class WorkshopController {
                 name.orElseThrow(),
                 ZoneId.of(form.zone()),
                 new ReferenceA(referenceA.orElseThrow()));
+        accounts.letPlayers(account.workshopId(), Boolean.TRUE.equals(form.playersOwnOnly()));
         redirect.addFlashAttribute("notice", "workshop.changed");
         return "redirect:/workshop";
     }
@@ -104,8 +106,13 @@ class WorkshopController {
      * @param workshop what it is called
      * @param zone its time zone
      * @param referenceA what its instruments are tuned to, as typed
+     * @param playersOwnOnly whether players look after the instruments they play only
      */
-    record WorkshopForm(String workshop, String zone, String referenceA) {
+    record WorkshopForm(
+            String workshop,
+            String zone,
+            String referenceA,
+            @Nullable Boolean playersOwnOnly) {
 
         /** What is not sent is as on an empty form. */
         WorkshopForm {
@@ -116,7 +123,10 @@ class WorkshopController {
 
         private static WorkshopForm of(SignedIn account) {
             return new WorkshopForm(
-                    account.workshopName(), account.zone().getId(), Say.number(account.referenceAHz(), 1));
+                    account.workshopName(),
+                    account.zone().getId(),
+                    Say.number(account.referenceAHz(), 1),
+                    account.playersOwnOnly());
         }
     }
 

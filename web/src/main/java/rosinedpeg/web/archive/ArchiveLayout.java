@@ -53,7 +53,7 @@ class ArchiveLayout {
      * instrument it is for.
      */
     private static final Pattern OF_THE_WORKSHOP = Pattern.compile(
-            "drawer_\\w+|case_kit|supplier|maker_bought|purchase(_line)?"
+            "drawer_\\w+|instrument_player|case_kit|supplier|maker_bought|purchase(_line)?"
                     + "|bench_\\w+|practice_\\w+|two_sets|instrument_away|finished_work|borrower|shelf_instrument|loan");
 
     private static final String COLUMNS = """

@@ -121,11 +121,12 @@ class WorkshopArchives {
                 .put("version", ArchiveLayout.VERSION)
                 .put("madeAt", clock.instant().truncatedTo(ChronoUnit.SECONDS).toString());
         database.query(
-                "select name, zone, reference_a_hz from workshop where id = ?",
+                "select name, zone, reference_a_hz, players_own_only from workshop where id = ?",
                 row -> {
                     head.put("name", row.getString(1))
                             .put("zone", row.getString(2))
-                            .put("referenceAHz", row.getDouble(3));
+                            .put("referenceAHz", row.getDouble(3))
+                            .put("playersOwnOnly", row.getBoolean(4));
                 },
                 workshop);
         ObjectNode counted = head.putObject("rows");
@@ -212,6 +213,7 @@ class WorkshopArchives {
             throw new UnreadableArchiveException("head");
         }
         accounts.changeWorkshop(workshop, name, zone.get(), new ReferenceA(referenceAHz));
+        accounts.letPlayers(workshop, head.path("playersOwnOnly").asBoolean(false));
     }
 
     private static Optional<ZoneId> zone(String id) {

@@ -20,6 +20,8 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.findings.Referral;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Role;
 
 /**
  * Takes a plan to the bench. Two presses, or two devices, at the same moment come to the same run. What a repairer has to
@@ -41,13 +43,22 @@ class RunStart {
         this.transaction = new TransactionTemplate(transactions);
     }
 
-    /** Whether the work may begin; if it has to be looked at first and was not, that is said. */
+    /**
+     * Whether the work may begin; if it has to be looked at first and was not, that is said. What waits for a repairer, or stops the
+     * work, players leave to a technician or a keeper.
+     */
     static boolean mayBegin(Beforehand beforehand, RunStartForm form, BindingResult result) {
-        boolean may = form.isLookedAt() || !beforehand.asks();
-        if (!may) {
-            result.rejectValue("lookedAt", "plan.lookedAt.missing");
+        if (!beforehand.asks()) {
+            return true;
         }
-        return may;
+        boolean player = CurrentWorkshop.account()
+                .filter(account -> account.role() == Role.PLAYER)
+                .isPresent();
+        if (player || !form.isLookedAt()) {
+            result.rejectValue("lookedAt", player ? "plan.lookedAt.others" : "plan.lookedAt.missing");
+            return false;
+        }
+        return true;
     }
 
     /** {@return the run that follows the plan, or the one that was opened first} */

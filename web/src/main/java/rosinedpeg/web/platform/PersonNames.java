@@ -1,8 +1,7 @@
 package rosinedpeg.web.platform;
 
-import com.github.benmanes.caffeine.cache.Cache;
-import com.github.benmanes.caffeine.cache.Caffeine;
-import java.time.Duration;
+import static org.springframework.web.context.request.RequestAttributes.SCOPE_REQUEST;
+
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -11,15 +10,15 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
-import org.springframework.transaction.support.TransactionSynchronization;
-import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.web.context.request.RequestAttributes;
+import org.springframework.web.context.request.RequestContextHolder;
 
 /**
  * What the people of a workshop are called. Whatever is recorded is signed by a person and not by a name, so that a name is kept once:
  * changed, it is another everywhere at once, and whoever is removed is somebody from then on. A person may have an account, have had
  * one, or be somebody who only ever stands at the bench.
  *
- * <p>Another instance may show a former name for {@value #SECONDS} seconds.
+ * <p>They are read once for a page, and kept no longer.
  */
 @Component("names")
 public class PersonNames {
@@ -28,15 +27,10 @@ public class PersonNames {
     private static final String CALLED = "select p.id from person p left join account a on a.person_id = p.id"
             + " where p.workshop_id = ? and lower(p.name) = lower(?) order by a.id is null, p.id limit 1";
 
-    private static final int SECONDS = 5;
-    private static final int WORKSHOPS = 1_000;
+    private static final String READ = PersonNames.class.getName();
 
     private final JdbcClient database;
     private final Words words;
-    private final Cache<UUID, Map<UUID, Optional<String>>> known = Caffeine.newBuilder()
-            .expireAfterWrite(Duration.ofSeconds(SECONDS))
-            .maximumSize(WORKSHOPS)
-            .build();
 
     PersonNames(JdbcClient database, Words words) {
         this.database = database;
@@ -50,14 +44,35 @@ public class PersonNames {
 
     /** {@return what a person of the present workshop is called; empty where they were removed} */
     public Optional<String> find(UUID person) {
-        UUID workshop = CurrentWorkshop.id();
-        Map<UUID, Optional<String>> there = known.get(workshop, this::read);
+        Map<UUID, Optional<String>> there = there();
         if (!there.containsKey(person)) {
-            // Somebody who came since, perhaps by another instance.
-            there = read(workshop);
-            known.put(workshop, there);
+            // Somebody who came since.
+            forget();
+            there = there();
         }
         return there.getOrDefault(person, Optional.empty());
+    }
+
+    @SuppressWarnings("unchecked")
+    private Map<UUID, Optional<String>> there() {
+        UUID workshop = CurrentWorkshop.id();
+        RequestAttributes page = RequestContextHolder.getRequestAttributes();
+        if (page == null) {
+            return read(workshop);
+        }
+        Object read = page.getAttribute(READ + workshop, SCOPE_REQUEST);
+        if (read == null) {
+            read = read(workshop);
+            page.setAttribute(READ + workshop, read, SCOPE_REQUEST);
+        }
+        return (Map<UUID, Optional<String>>) read;
+    }
+
+    private static void forget() {
+        RequestAttributes page = RequestContextHolder.getRequestAttributes();
+        if (page != null) {
+            page.removeAttribute(READ + CurrentWorkshop.id(), SCOPE_REQUEST);
+        }
     }
 
     private Map<UUID, Optional<String>> read(UUID workshop) {
@@ -88,7 +103,7 @@ public class PersonNames {
         database.sql("insert into person (id, workshop_id, name) values (?, ?, ?)")
                 .params(id, workshop, name)
                 .update();
-        changed(workshop);
+        forget();
         return id;
     }
 
@@ -100,15 +115,6 @@ public class PersonNames {
                 .param("person", person)
                 .param("workshop", workshop)
                 .update();
-        changed(workshop);
-    }
-
-    private void changed(UUID workshop) {
-        TransactionSynchronizationManager.registerSynchronization(new TransactionSynchronization() {
-            @Override
-            public void afterCommit() {
-                known.invalidate(workshop);
-            }
-        });
+        forget();
     }
 }

@@ -22,6 +22,7 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param name the name it is shown by
  * @param role what it may do
  * @param active whether it may sign in
+ * @param playersOwnOnly whether players of its workshop look after the instruments they play only
  * @param leavesAt when its workshop goes for good; null when it stays
  */
 public record SignedIn(
@@ -35,6 +36,7 @@ public record SignedIn(
         String name,
         Role role,
         boolean active,
+        boolean playersOwnOnly,
         @Nullable Instant leavesAt)
         implements UserDetails {
 

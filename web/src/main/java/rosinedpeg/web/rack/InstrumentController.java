@@ -50,7 +50,9 @@ import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
+import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.players.Players;
 import rosinedpeg.web.sound.Sounds;
 
 /** An instrument's page: how it stands, what was found on it, what is left to do and what happened to it. */
@@ -68,6 +70,8 @@ class InstrumentController {
     private final Inspections inspections;
     private final FindingWords findings;
     private final Sounds sounds;
+    private final Players players;
+    private final PersonNames names;
     private final Clock clock;
 
     InstrumentController(
@@ -80,6 +84,8 @@ class InstrumentController {
             Inspections inspections,
             FindingWords findings,
             Sounds sounds,
+            Players players,
+            PersonNames names,
             Clock clock) {
         this.instruments = instruments;
         this.pictures = pictures;
@@ -90,6 +96,8 @@ class InstrumentController {
         this.inspections = inspections;
         this.findings = findings;
         this.sounds = sounds;
+        this.players = players;
+        this.names = names;
         this.clock = clock;
     }
 
@@ -149,6 +157,7 @@ class InstrumentController {
                 new InstrumentPage(
                         instrument,
                         pictures.keptAt(id),
+                        players.of(id).stream().map(names::of).toList(),
                         instrument.drawn(string -> "on"),
                         MeasuredArea.of(instrument.setUp()),
                         found(instrument),

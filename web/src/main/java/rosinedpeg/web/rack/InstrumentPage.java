@@ -22,6 +22,7 @@ import rosinedpeg.web.measure.MeasuredArea;
  *
  * @param instrument the instrument
  * @param pictured when its picture was kept; empty where it has none
+ * @param players who plays it, by name
  * @param strands its strings, drawn
  * @param areas what can be measured on it
  * @param found what was found on it, in groups in the order they are told
@@ -41,6 +42,7 @@ import rosinedpeg.web.measure.MeasuredArea;
 record InstrumentPage(
         Instrument instrument,
         Optional<Instant> pictured,
+        List<String> players,
         Strands strands,
         List<MeasuredArea> areas,
         Map<String, List<Finding>> found,

@@ -18,7 +18,8 @@
             "aftercare",
             "picture",
             "sound",
-            "trueness"
+            "trueness",
+            "players"
         })
 @NullMarked
 package rosinedpeg.web.rack;

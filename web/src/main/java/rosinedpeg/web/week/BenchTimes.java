@@ -109,13 +109,13 @@ public class BenchTimes {
     /** A day is as usual again. */
     @Transactional
     void asUsual(String person, LocalDate day) {
-        row(names.called(person), row -> day.equals(row.day())).ifPresent(hours::delete);
+        find(person).flatMap(who -> row(who, row -> day.equals(row.day()))).ifPresent(hours::delete);
     }
 
     /** Somebody is not at the bench any more. */
     @Transactional
     void remove(String person) {
-        hours.remove(names.called(person));
+        find(person).ifPresent(hours::remove);
     }
 
     /** Whoever was removed is not at the bench any more. */
@@ -123,6 +123,10 @@ public class BenchTimes {
     @Transactional
     public void left(PersonLeft person) {
         hours.remove(person.personId());
+    }
+
+    private Optional<UUID> find(String person) {
+        return names.find(CurrentWorkshop.id(), person);
     }
 
     private Optional<BenchHoursEntity> row(UUID person, Predicate<BenchHoursEntity> which) {
