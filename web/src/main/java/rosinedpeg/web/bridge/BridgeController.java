@@ -148,6 +148,15 @@ class BridgeController {
                 .body(kept.picture());
     }
 
+    /** Takes a picture away; the lean that was read off it stays measured. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/instruments/{id}/bridge/pictures/{picture}/remove")
+    String remove(@PathVariable UUID id, @PathVariable UUID picture, RedirectAttributes redirect) {
+        pictures.remove(id, picture);
+        redirect.addFlashAttribute("notice", "bridge.picture.removed");
+        return "redirect:/instruments/" + id + "/bridge";
+    }
+
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/bridge-{drawing}.svg")
     ResponseEntity<byte[]> file(

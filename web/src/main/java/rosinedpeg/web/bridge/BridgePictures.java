@@ -51,6 +51,11 @@ class BridgePictures {
         }
     }
 
+    @Transactional
+    void remove(UUID instrument, UUID picture) {
+        pictures.delete(get(instrument, picture));
+    }
+
     List<BridgePictureRepository.Kept> of(UUID instrument) {
         return pictures.findByInstrumentIdOrderByRecordedAtDesc(instrument);
     }

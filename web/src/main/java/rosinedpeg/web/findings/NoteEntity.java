@@ -7,6 +7,7 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
@@ -59,6 +60,16 @@ class NoteEntity {
         if (settledAt == null) {
             settledAt = at;
         }
+    }
+
+    /** {@return what somebody wrote; empty where it was the bench} */
+    Optional<String> written() {
+        return Optional.ofNullable(text).filter(there -> kind == Note.Kind.WRITTEN);
+    }
+
+    void become(String words, boolean forRepairer) {
+        text = words;
+        refer = forRepairer;
     }
 
     UUID instrumentId() {

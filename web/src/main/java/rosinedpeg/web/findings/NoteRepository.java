@@ -8,7 +8,7 @@ import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
-/** Notes on instruments, as they are kept; one is settled, never removed. */
+/** Notes on instruments, as they are kept; one for a repairer is settled. */
 interface NoteRepository extends JpaRepository<NoteEntity, UUID> {
 
     /** Those of some instruments that a repairer has to see. */

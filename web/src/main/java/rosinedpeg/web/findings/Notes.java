@@ -94,6 +94,48 @@ public class Notes implements LogSource {
         events.publishEvent(new ReferralChanged(id));
     }
 
+    /**
+     * What somebody wrote.
+     *
+     * @throws NotFoundException when the instrument has no such note, or the bench wrote it
+     */
+    Written written(UUID id, UUID noteId) {
+        NoteEntity note = mine(id, noteId);
+        return new Written(noteId, note.written().orElseThrow(), note.refer(), note.recordedAt(), note.recordedBy());
+    }
+
+    private NoteEntity mine(UUID id, UUID noteId) {
+        return notes.findById(noteId)
+                .filter(note -> note.instrumentId().equals(id) && note.written().isPresent())
+                .orElseThrow(() -> new NotFoundException("note " + noteId));
+    }
+
+    /**
+     * A note that somebody wrote.
+     *
+     * @param id its id
+     * @param text what it says
+     * @param refer whether it is work for a repairer
+     * @param at when it was written
+     * @param by by whom
+     */
+    record Written(UUID id, String text, boolean refer, Instant at, UUID by) {}
+
+    /** Puts right what somebody wrote, or whether it is work for a repairer. */
+    @Transactional
+    public void putRight(UUID id, UUID noteId, String text, boolean refer) {
+        mine(id, noteId).become(text, refer);
+        events.publishEvent(new ReferralChanged(id));
+    }
+
+    /** Takes away what somebody wrote. */
+    @Transactional
+    public void remove(UUID id, UUID noteId) {
+        notes.delete(mine(id, noteId));
+        notes.flush();
+        events.publishEvent(new ReferralChanged(id));
+    }
+
     /** {@return those of some instruments that a repairer has to see} */
     public Set<UUID> referred(Collection<UUID> ids) {
         return notes.referred(ids);
@@ -122,7 +164,8 @@ public class Notes implements LogSource {
         for (NoteEntity note : notes.latest(id, Limit.of(newest))) {
             String kind = note.refer() ? "REFERRED" : "NOTED";
             String text = words.says(note.note(forms));
-            log.add(LogEntry.of(note.recordedAt(), kind, null, text, note.recordedBy()));
+            LogEntry entry = LogEntry.of(note.recordedAt(), kind, null, text, note.recordedBy());
+            log.add(note.written().isPresent() ? entry.putRightAt("/notes/" + note.id()) : entry);
             if (note.settledAt() != null) {
                 log.add(LogEntry.of(note.settledAt(), "SETTLED", null, text, null));
             }

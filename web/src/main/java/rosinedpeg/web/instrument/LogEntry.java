@@ -20,6 +20,7 @@ import rosinedpeg.core.strings.Position;
  * @param label the kind of string or what was noticed
  * @param readings what was measured in one sitting
  * @param by who recorded it
+ * @param page the page on which it is put right, below the instrument's own; none where it cannot be
  */
 public record LogEntry(
         Instant at,
@@ -27,7 +28,8 @@ public record LogEntry(
         @Nullable Position position,
         @Nullable String label,
         List<Reading> readings,
-        @Nullable UUID by) {
+        @Nullable UUID by,
+        @Nullable String page) {
 
     /**
      * What happened at a moment.
@@ -40,7 +42,12 @@ public record LogEntry(
      */
     public static LogEntry of(
             Instant at, String kind, @Nullable Position position, @Nullable String label, @Nullable UUID by) {
-        return new LogEntry(at, kind, position, label, List.of(), by);
+        return new LogEntry(at, kind, position, label, List.of(), by, null);
+    }
+
+    /** {@return the same, put right on a page below the instrument's own} */
+    public LogEntry putRightAt(String address) {
+        return new LogEntry(at, kind, position, label, readings, by, address);
     }
 
     static LogEntry measured(List<MeasurementEntity> sitting) {
@@ -50,7 +57,7 @@ public record LogEntry(
                         one.measurable(),
                         Figure.measured(one.value(), one.measurable().quantity().unit())))
                 .toList();
-        return new LogEntry(noon(first.measuredOn()), "MEASURED", null, null, readings, first.recordedBy());
+        return new LogEntry(noon(first.measuredOn()), "MEASURED", null, null, readings, first.recordedBy(), null);
     }
 
     /**

@@ -36,6 +36,26 @@ public class WorkshopTables {
         return database.sql(TABLES_WITH).param(column).query(String.class).list();
     }
 
+    /** {@return the columns that point to a table, but for that of the workshop, which stands in every key} */
+    public List<Pointing> pointingTo(String table) {
+        return database.sql("select child.relname as table, a.attname as column from pg_constraint f"
+                        + " join pg_class child on child.oid = f.conrelid join pg_class parent on parent.oid = f.confrelid"
+                        + " join pg_attribute a on a.attrelid = child.oid and a.attnum = any (f.conkey)"
+                        + " where f.contype = 'f' and f.connamespace = current_schema()::regnamespace"
+                        + " and parent.relname = ? and a.attname <> 'workshop_id' order by 1, 2")
+                .param(table)
+                .query(Pointing.class)
+                .list();
+    }
+
+    /**
+     * A column that points to another table.
+     *
+     * @param table the table it is in
+     * @param column the column
+     */
+    public record Pointing(String table, String column) {}
+
     /** {@return the tables of a workshop, each before those it points to} */
     public List<String> childrenFirst() {
         List<String> left = new ArrayList<>(with("workshop_id"));

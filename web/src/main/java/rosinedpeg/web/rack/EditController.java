@@ -25,6 +25,7 @@ import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentEdit;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.NeverUsed;
 import rosinedpeg.web.instrument.Retired;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
@@ -40,10 +41,12 @@ class EditController {
 
     private final Instruments instruments;
     private final Benches benches;
+    private final NeverUsed neverUsed;
 
-    EditController(Instruments instruments, Benches benches) {
+    EditController(Instruments instruments, Benches benches, NeverUsed neverUsed) {
         this.instruments = instruments;
         this.benches = benches;
+        this.neverUsed = neverUsed;
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -128,6 +131,18 @@ class EditController {
         return "redirect:/instruments/" + id;
     }
 
+    /** Removes what was entered and never used; of anything else the record stays. */
+    @OpenTo(Role.TECHNICIAN)
+    @PostMapping("/instruments/{id}/remove")
+    String remove(@PathVariable UUID id, RedirectAttributes redirect) {
+        if (neverUsed.remove(id)) {
+            redirect.addFlashAttribute("notice", "remove.done");
+            return "redirect:/";
+        }
+        redirect.addFlashAttribute("notice", "remove.used");
+        return "redirect:/instruments/" + id + "/edit";
+    }
+
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/bring-back")
     String bringBack(@PathVariable UUID id, RedirectAttributes redirect) {
@@ -148,8 +163,14 @@ class EditController {
         return "rack/retired";
     }
 
-    private static String show(Instrument instrument, Model model) {
-        Page.lay(new EditPage(instrument, Size.of(instrument.setUp().family()), Demand.values()), model);
+    private String show(Instrument instrument, Model model) {
+        Page.lay(
+                new EditPage(
+                        instrument,
+                        Size.of(instrument.setUp().family()),
+                        Demand.values(),
+                        neverUsed.is(instrument.id())),
+                model);
         return "rack/edit";
     }
 
@@ -207,8 +228,9 @@ class EditController {
      * @param instrument as it is on record
      * @param sizes those of its family
      * @param demands how fresh its strings can have to be
+     * @param neverUsed whether nothing was ever done with it
      */
-    record EditPage(Instrument instrument, List<Size> sizes, Demand[] demands) {}
+    record EditPage(Instrument instrument, List<Size> sizes, Demand[] demands, boolean neverUsed) {}
 
     /**
      * The instruments that have left the rack.
