@@ -85,6 +85,7 @@ import rosinedpeg.web.pegs.PegLook;
 import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.players.Players;
 import rosinedpeg.web.practice.Practices;
 import rosinedpeg.web.settling.Settlings;
 import rosinedpeg.web.sound.Sounds;
@@ -137,6 +138,7 @@ class LanternQuay implements ApplicationRunner {
     private final Lending lending;
     private final Practices practices;
     private final TruenessReadings trueness;
+    private final Players players;
     private final Clock clock;
     private final TransactionTemplate transaction;
 
@@ -162,6 +164,7 @@ class LanternQuay implements ApplicationRunner {
             Lending lending,
             Practices practices,
             TruenessReadings trueness,
+            Players players,
             Clock clock,
             PlatformTransactionManager transactions) {
         this.accounts = accounts;
@@ -185,6 +188,7 @@ class LanternQuay implements ApplicationRunner {
         this.lending = lending;
         this.practices = practices;
         this.trueness = trueness;
+        this.players = players;
         this.clock = clock;
         this.transaction = new TransactionTemplate(transactions);
     }
@@ -259,6 +263,7 @@ class LanternQuay implements ApplicationRunner {
         purchases.send(order, 0, Optional.of(day(2)));
 
         UUID pit1 = add("Pit 1 violin", Family.VIOLIN, "4/4", 14, Demand.CONCERT, TailEnd.FORK_TUNER);
+        players.say(pit1, Set.of(accounts.find("pit").orElseThrow().personId()));
         measure(
                 pit1,
                 30,

@@ -21,7 +21,8 @@
             "lend",
             "practice",
             "listen",
-            "trueness"
+            "trueness",
+            "players"
         })
 @NullMarked
 package rosinedpeg.web.demonstration;
