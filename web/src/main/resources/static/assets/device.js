@@ -19,7 +19,8 @@ async function keepParts() {
   const before = (await parts.keys()).map((request) => request.url);
   const fresh = wanted.filter((address) => !before.includes(address));
   await Promise.all(fresh.map((address) => parts.add(address)));
-  const old = before.filter((address) => !wanted.includes(address) && wanted.some((other) => named(other) === named(address)));
+  // Only what has just come makes way for itself: a page that is not whole yet names fewer parts than it is made of.
+  const old = before.filter((address) => !wanted.includes(address) && fresh.some((other) => named(other) === named(address)));
   await Promise.all(old.map((address) => parts.delete(address)));
   if (old.length === 0) return;
   // The page that says that there is no connection is made of them as well.

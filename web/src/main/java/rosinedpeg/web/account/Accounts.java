@@ -262,7 +262,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     }
 
     /** {@return the last backup of the whole database; empty where none was made} */
-    Optional<LastBackup> lastBackup() {
+    public Optional<LastBackup> lastBackup() {
         return database.sql("select made_at, bytes is null as failed from backup order by made_at desc limit 1")
                 .query((row, number) -> new LastBackup(
                         row.getObject("made_at", OffsetDateTime.class).toInstant(), row.getBoolean("failed")))

@@ -8,4 +8,4 @@ import java.time.Instant;
  * @param at when
  * @param failed whether it could not
  */
-record LastBackup(Instant at, boolean failed) {}
+public record LastBackup(Instant at, boolean failed) {}
