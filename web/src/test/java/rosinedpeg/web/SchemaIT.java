@@ -1,11 +1,14 @@
 package rosinedpeg.web;
 
+import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.persistence.EntityManagerFactory;
 import jakarta.persistence.Table;
 import java.io.IOException;
+import java.io.InputStream;
+import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
@@ -22,6 +25,7 @@ import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import java.util.zip.GZIPInputStream;
 import org.flywaydb.core.Flyway;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -180,40 +184,109 @@ class SchemaIT extends RunningApplication {
         }
     }
 
-    /** A database that a release before this one filled. */
-    @ParameterizedTest
-    @MethodSource("releases")
-    void aDatabaseOfTheReleaseBeforeLosesNothing(Path release) throws Exception {
-        String name = "migrated_" + System.nanoTime();
+    private DriverManagerDataSource emptyDatabase(String name) {
         database.sql("create database " + name).update();
-        DriverManagerDataSource old = new DriverManagerDataSource(
+        return new DriverManagerDataSource(
                 System.getenv("PEG_DATABASE_URL").replaceFirst("/[^/]*$", "/" + name),
                 System.getenv("PEG_DATABASE_USER"),
                 System.getenv("PEG_DATABASE_PASSWORD"));
-        try (Connection connection = DriverManager.getConnection(old.getUrl(), old.getUsername(), old.getPassword())) {
-            connection.createStatement().execute(Files.readString(release));
+    }
+
+    /**
+     * A database that a release before this one filled is brought here, and nothing of it is lost; whoever wants back puts the backup
+     * they made before in its place, and has all of it as it was.
+     */
+    @ParameterizedTest
+    @MethodSource("releases")
+    void aDatabaseOfAReleaseBeforeIsBroughtHereAndBack(Path release) throws Exception {
+        String name = "migrated_" + System.nanoTime();
+        DriverManagerDataSource old = emptyDatabase(name);
+        try (Connection connection = DriverManager.getConnection(old.getUrl(), old.getUsername(), old.getPassword());
+                InputStream dump = new GZIPInputStream(Files.newInputStream(release))) {
+            connection.createStatement().execute(new String(dump.readAllBytes(), UTF_8));
         }
+        Path backup = Files.createTempFile("before", ".backup");
+        postgres("pg_dump", "-Fc", "-f", backup.toString(), name);
+        Map<String, String> asItWas = contents(old);
         Map<String, Long> before = counts(old);
+        List<String> signatures = signatures(old, "r.started_by");
         Flyway.configure().dataSource(old).load().migrate();
         Map<String, Long> after = counts(old);
         before.forEach((table, rows) -> assertThat(after.get(table)).as(table).isEqualTo(rows));
+        assertThat(signatures(old, "(select p.name from person p where p.id = r.started_by)"))
+                .as("who began which run")
+                .isNotEmpty()
+                .isEqualTo(signatures);
+
+        DriverManagerDataSource back = emptyDatabase(name + "_back");
+        postgres("pg_restore", "--exit-on-error", "--no-owner", "-d", name + "_back", backup.toString());
+        Files.delete(backup);
+        assertThat(contents(back)).isEqualTo(asItWas);
         assertThat(shape(JdbcClient.create(old)))
                 .as("the same schema as an empty database comes to")
                 .containsExactlyInAnyOrderElementsOf(shape(database));
         assertThat(JdbcClient.create(old)
-                        .sql("select name from instrument where lower(name) like 'pit 1 violin%' order by created_at")
+                        .sql(
+                                "select name from instrument where lower(name) like 'pit 1 violin%' order by created_at, name desc")
                         .query(String.class)
                         .list())
-                .containsExactly("Pit 1 violin", "PIT 1 violin (2)");
+                .isIn(List.of("Pit 1 violin"), List.of("Pit 1 violin", "PIT 1 violin (2)"));
+    }
+
+    private static List<String> signatures(DriverManagerDataSource source, String startedBy) {
+        return JdbcClient.create(source)
+                .sql("select r.id || ' ' || " + startedBy + " from run r order by 1")
+                .query(String.class)
+                .list();
+    }
+
+    private static List<String> tables(JdbcClient client) {
+        return client.sql(
+                        "select tablename from pg_tables where schemaname = 'public' and tablename <> 'flyway_schema_history'")
+                .query(String.class)
+                .list();
+    }
+
+    /** {@return every table with a sum over all its rows} */
+    private static Map<String, String> contents(DriverManagerDataSource source) {
+        JdbcClient client = JdbcClient.create(source);
+        Map<String, String> contents = new TreeMap<>();
+        tables(client)
+                .forEach(table -> contents.put(
+                        table,
+                        client.sql("select coalesce(md5(string_agg(r::text, ' ' order by r::text)), '') from public."
+                                        + table + " r")
+                                .query(String.class)
+                                .single()));
+        return contents;
+    }
+
+    /** Runs a program of the PostgreSQL that the tests have. */
+    private static void postgres(String program, String... arguments) throws Exception {
+        URI server = URI.create(System.getenv("PEG_DATABASE_URL").replaceFirst("^jdbc:", ""));
+        List<String> command = new ArrayList<>(List.of(
+                "sh",
+                "-c",
+                "exec \"$(ls -d /usr/lib/postgresql/*/bin | sort -V | tail -n 1)/$0\" \"$@\"",
+                program,
+                "-h",
+                server.getHost(),
+                "-p",
+                String.valueOf(server.getPort()),
+                "-U",
+                System.getenv("PEG_DATABASE_USER")));
+        command.addAll(List.of(arguments));
+        ProcessBuilder process = new ProcessBuilder(command).redirectErrorStream(true);
+        process.environment().put("PGPASSWORD", System.getenv("PEG_DATABASE_PASSWORD"));
+        Process running = process.start();
+        String said = new String(running.getInputStream().readAllBytes(), UTF_8);
+        assertThat(running.waitFor()).as(said).isZero();
     }
 
     private static Map<String, Long> counts(DriverManagerDataSource source) throws SQLException {
         JdbcClient client = JdbcClient.create(source);
         Map<String, Long> counts = new TreeMap<>();
-        client.sql(
-                        "select tablename from pg_tables where schemaname = 'public' and tablename <> 'flyway_schema_history'")
-                .query(String.class)
-                .list()
+        tables(client)
                 .forEach(table -> counts.put(
                         table,
                         client.sql("select count(*) from public." + table)
