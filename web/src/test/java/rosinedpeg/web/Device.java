@@ -116,6 +116,19 @@ final class Device {
         return client.send(request, HttpResponse.BodyHandlers.ofString());
     }
 
+    /** Sends a body as it is, with the token in a header. */
+    HttpResponse<byte[]> sends(String path, String token, String type, byte[] body) throws Exception {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Content-Type", type)
+                        .header("Accept", "text/html, */*")
+                        .header("X-CSRF-TOKEN", token)
+                        .headers(proxy())
+                        .POST(HttpRequest.BodyPublishers.ofByteArray(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+    }
+
     /** {@return what a field of a form on a page holds} */
     static String field(String page, String name) {
         Matcher matcher =

@@ -49,15 +49,18 @@ final class Presses {
     public static void main(String[] arguments) throws Exception {
         Presses presses = new Presses(arguments[0], Integer.parseInt(arguments[1]));
         ExecutorService devices = Executors.newFixedThreadPool(BENCHES);
-        List<Future<?>> benches = new ArrayList<>();
-        for (int bench = 0; bench < BENCHES; bench++) {
-            int instrument = bench;
-            benches.add(devices.submit(() -> presses.bench(instrument)));
+        try {
+            List<Future<?>> benches = new ArrayList<>();
+            for (int bench = 0; bench < BENCHES; bench++) {
+                int instrument = bench;
+                benches.add(devices.submit(() -> presses.bench(instrument)));
+            }
+            for (Future<?> bench : benches) {
+                bench.get();
+            }
+        } finally {
+            devices.shutdownNow();
         }
-        for (Future<?> bench : benches) {
-            bench.get();
-        }
-        devices.shutdown();
         Files.write(Path.of(arguments[2]), presses.answered);
         System.out.printf(
                 "%d presses answered for, %d sent again, the longest wait %.1f s%n",
@@ -73,12 +76,14 @@ final class Presses {
         post(device, "/sign-in", "_csrf=" + token + "&signIn=bench&password=under-the-stage");
         List<String> instruments = all("href=\"(/instruments/[0-9a-f-]{36})\"", get(device, "/"));
         String plan = instruments.get(instrument) + "/plan";
-        token = token(get(device, plan));
-        String run = post(device, plan, "_csrf=" + token + "&strings=II&lookedAt=true")
-                .headers()
-                .firstValue("Location")
-                .orElseThrow()
-                .replaceFirst(".*(/bench/[^?]*).*", "$1");
+        // Where it lies on the bench already, its run goes on.
+        HttpResponse<String> planned = device.send(
+                HttpRequest.newBuilder(address.resolve(plan)).build(), HttpResponse.BodyHandlers.ofString());
+        if (planned.statusCode() != FOUND) {
+            planned = post(device, plan, "_csrf=" + token(planned.body()) + "&strings=II&lookedAt=true");
+        }
+        String run = planned.headers().firstValue("Location").orElseThrow().replaceFirst(".*(/bench/[^?]*).*", "$1");
+        token = token(get(device, run));
         while (System.nanoTime() < end) {
             UUID press = UUID.randomUUID();
             long began = System.nanoTime();

@@ -1,5 +1,6 @@
 package rosinedpeg.web;
 
+import static java.nio.charset.StandardCharsets.ISO_8859_1;
 import static java.nio.charset.StandardCharsets.UTF_8;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -15,6 +16,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.concurrent.ExecutorService;
@@ -27,6 +29,8 @@ import org.jsoup.Jsoup;
 import org.jsoup.nodes.Document;
 import org.jsoup.nodes.Element;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.core.MethodParameter;
 import org.springframework.http.HttpMethod;
@@ -101,6 +105,57 @@ class SweepIT extends RunningApplication {
         return address.replaceAll("[0-9a-f]{8}-[0-9a-f-]{27}|(?<=/drawer/)[0-9A-Z]{6}\\b", "{id}")
                 .replaceAll("(?<=/day/)[-0-9]+", "{day}")
                 .replaceAll("=[^&]*", "=");
+    }
+
+    /** A body that is no form, is cut off, or holds a file of anything: told in a page, or taken for what it is; never a fault. */
+    @ParameterizedTest
+    @CsvSource({
+        "multipart/form-data, ''",
+        "multipart/form-data; boundary=, x",
+        "multipart/form-data; boundary=abc, '--abc|Content-Disposition: form-data; name=\"file\"; filename=\"a\"||cut off'",
+        "multipart/form-data; boundary=abc, '--abc|Content-Disposition: form-data; name=\"FIELD\"; filename=\"a\"||BYTES|--abc--|'",
+        "multipart/form-data; boundary=abc, '--abc|Content-Disposition: form-data; name=\"FIELD\"; filename=\"a\"|||--abc--|'",
+        "multipart/form-data; boundary=abc, '--abc|Content-Disposition: form-data; name=\"FIELD[0]\"||BYTES|--abc--|'",
+        "application/json, '{'"
+    })
+    void bodiesThatNoPageSendsAreAnsweredForInWords(String type, String body) throws Exception {
+        Device keeper = new Device(address()).signIn("keeper").oneByOne();
+        String token = Device.field(keeper.get("/drawer/import").body(), "_csrf");
+        String violin = "/instruments/" + instrument("Pit 1 violin");
+        byte[] bytes = new byte[2000];
+        new Random(1).nextBytes(bytes);
+        for (Map.Entry<String, String> file : Map.of(
+                        "/drawer/import",
+                        "file",
+                        "/diary/import",
+                        "file",
+                        "/buying/import",
+                        "file",
+                        "/strings/import",
+                        "file",
+                        "/instruments/passport",
+                        "file",
+                        "/workshop/archive",
+                        "file",
+                        violin + "/passport/picture",
+                        "picture",
+                        violin + "/bridge/pictures",
+                        "picture",
+                        "/people",
+                        "name")
+                .entrySet()) {
+            byte[] sent = body.replace("|", "\r\n")
+                    .replace("FIELD", file.getValue())
+                    .replace("BYTES", new String(bytes, ISO_8859_1))
+                    .getBytes(ISO_8859_1);
+            HttpResponse<byte[]> answer = keeper.sends(file.getKey(), token, type, sent);
+            assertThat(answer.statusCode()).as("%s %s", file, type).isBetween(200, 499);
+            if (answer.statusCode() != 302) {
+                assertThat(Jsoup.parse(new String(answer.body(), UTF_8)).select("link[href*=/assets/app]"))
+                        .as("a page of ours: %s %s", file, type)
+                        .isNotEmpty();
+            }
+        }
     }
 
     @Test

@@ -16,6 +16,7 @@ import org.springframework.security.authorization.method.AuthorizationManagerBef
 import org.springframework.security.config.annotation.method.configuration.EnableMethodSecurity;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.observation.SecurityObservationSettings;
 import org.springframework.security.core.annotation.AnnotationTemplateExpressionDefaults;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -40,6 +41,12 @@ class SecurityConfiguration {
     }
 
     /** Lets {@link OpenTo} say its role. */
+    /** Each of its filters would be a figure of its own, twice for every request, and nobody watches them. */
+    @Bean
+    static SecurityObservationSettings noFiguresOfFilters() {
+        return SecurityObservationSettings.noObservations();
+    }
+
     @Bean
     static AnnotationTemplateExpressionDefaults rolesBesideTheMethods() {
         return new AnnotationTemplateExpressionDefaults();
