@@ -11,7 +11,7 @@ import java.time.Duration;
  * @param most within which time 19 of 20 of them came
  * @param failed how many could not be answered since the start
  */
-public record Answered(String part, long count, Duration half, Duration most, long failed) {
+record Answered(String part, long count, Duration half, Duration most, long failed) {
 
     /** Whoever waits longer begins to wonder. */
     static final Duration SLOW = Duration.ofMillis(500);

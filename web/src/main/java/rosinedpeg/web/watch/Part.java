@@ -7,4 +7,4 @@ package rosinedpeg.web.watch;
  * @param version which version
  * @param licence its licence, by the short names of SPDX where it has one; of several any may be chosen
  */
-public record Part(String name, String version, String licence) {}
+record Part(String name, String version, String licence) {}
