@@ -221,6 +221,14 @@ class AccountIT extends RunningApplication {
                 .hasStatus(200)
                 .bodyText()
                 .contains("Somebody here is called that already");
+        post("/week/hours", keeper, Map.of("person", "Ann", "monday", "9-12"));
+        assertThat(post(address, keeper, Map.of("name", "ann")))
+                .as("of somebody who only stands at the bench")
+                .hasStatus(200);
+        assertThat(post("/people", keeper, Map.of("name", "Ann")))
+                .as("who is invited then")
+                .hasStatus(302);
+        assertThat(post("/people", keeper, Map.of("name", "pit 1"))).hasStatus(200);
         assertThat(post(address, keeper, Map.of("name", "Bench by the window", "role", "PLAYER")))
                 .hasStatus(302);
         assertThat(account("bench").role()).isEqualTo(Role.PLAYER);

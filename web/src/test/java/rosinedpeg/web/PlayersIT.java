@@ -79,7 +79,7 @@ class PlayersIT extends InRequests {
     @Test
     void whereEverybodyHelpsOnlyWhatIsOnesOwnIsEnded() throws Exception {
         UUID run = begin(technician, anothers);
-        assertThat(presses(player, run, "/done")).hasStatus(302);
+        assertThat(presses(player, run, "/done")).hasRedirectedUrl("/bench/" + run);
         assertThat(page(player, "/bench/" + run)).doesNotContain("/bench/" + run + "/end");
         assertThat(presses(player, run, "/end")).hasStatus(403);
         assertThat(presses(player, run, "/give-up")).hasStatus(403);
@@ -97,7 +97,7 @@ class PlayersIT extends InRequests {
         MvcTestResult begun = post(who, "/instruments/" + instrument + "/plan", "strings", "II", "lookedAt", "true");
         assertThat(begun).hasStatus(302);
         String address = begun.getResponse().getRedirectedUrl();
-        return UUID.fromString(address.replaceFirst("^/bench/([^?]*).*", "$1"));
+        return UUID.fromString(address.substring(address.lastIndexOf('/') + 1));
     }
 
     /** At every address that changes something of an instrument, of a run or of a string: a new one is here without being named. */

@@ -165,11 +165,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     /** Somebody who stood at the bench before they had an account is the same person. */
     private Optional<UUID> withoutAccount(UUID workshopId, String name) {
-        return names.find(workshopId, name)
-                .filter(person -> !database.sql("select exists (select 1 from account where person_id = ?)")
-                        .param(person)
-                        .query(Boolean.class)
-                        .single());
+        return names.find(workshopId, name).filter(person -> !withAccount(person));
     }
 
     /** {@return what is kept of a password that nobody knows} */
@@ -198,6 +194,28 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
                 .param(workshopId)
                 .query(ROW)
                 .list();
+    }
+
+    /**
+     * Whether a name is somebody's already. Whoever is invited may be somebody who stood at the bench before they had an account; nobody
+     * who has one can become them.
+     *
+     * @param workshopId the workshop
+     * @param name the name
+     * @param ofWhom whose name it is to be; empty for somebody who is invited
+     */
+    boolean isCalled(UUID workshopId, String name, Optional<SignedIn> ofWhom) {
+        return names.find(workshopId, name)
+                .filter(person ->
+                        ofWhom.map(one -> !one.personId().equals(person)).orElseGet(() -> withAccount(person)))
+                .isPresent();
+    }
+
+    private boolean withAccount(UUID person) {
+        return database.sql("select exists (select 1 from account where person_id = ?)")
+                .param(person)
+                .query(Boolean.class)
+                .single();
     }
 
     /** Changes what somebody is called and what they may do; both hold at the next page. */

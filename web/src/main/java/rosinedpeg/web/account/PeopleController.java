@@ -71,10 +71,7 @@ class PeopleController {
     /** {@return the name, where nobody else of the workshop is called so; what is wrong with it is noted beside its field} */
     private Optional<String> name(BindingResult result, PersonForm form, SignedIn account, Optional<SignedIn> ofWhom) {
         Optional<String> name = Entry.text(result, "name", form.name(), Accounts.LONGEST_NAME);
-        name.filter(one -> accounts.people(account.workshopId()).stream()
-                        .filter(person -> ofWhom.isEmpty()
-                                || !person.accountId().equals(ofWhom.get().accountId()))
-                        .anyMatch(person -> person.name().equalsIgnoreCase(one)))
+        name.filter(one -> accounts.isCalled(account.workshopId(), one, ofWhom))
                 .ifPresent(taken -> result.rejectValue("name", "people.name.taken"));
         return name;
     }

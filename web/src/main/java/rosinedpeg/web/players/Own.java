@@ -94,7 +94,10 @@ class Own implements HandlerInterceptor, WebMvcConfigurer {
     public void postHandle(
             HttpServletRequest request, HttpServletResponse response, Object handler, @Nullable ModelAndView page) {
         Optional<SignedIn> player = player();
-        if (page == null || player.isEmpty()) {
+        // What is added to the model of a redirect would stand in its address.
+        if (page == null
+                || player.isEmpty()
+                || String.valueOf(page.getViewName()).startsWith("redirect:")) {
             return;
         }
         Matcher address = OF_AN_INSTRUMENT.matcher(address(request));
