@@ -149,7 +149,6 @@ class CrawlIT extends InRequests {
                 "/passport",
                 "/sound",
                 "/case",
-                "/players",
                 "/choose",
                 "/strings-missing"));
         for (String work : List.of("EMERGENCY", "BRIDGE_DOWN", "TAILPIECE_CHANGE", "GRAPHITE", "PEG_SERVICE")) {
