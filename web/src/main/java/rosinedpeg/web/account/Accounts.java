@@ -37,7 +37,8 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     private static final String SELECT =
             "select a.id, a.person_id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, p.name,"
-                    + " a.role, a.active, w.players_own_only, w.leaves_at from account a join workshop w on w.id = a.workshop_id join person p on p.id = a.person_id ";
+                    + " a.role, a.active, w.players_own_only, w.leaves_at from account a"
+                    + " join workshop w on w.id = a.workshop_id join person p on p.id = a.person_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
             row.getObject("person_id", UUID.class),
@@ -225,6 +226,17 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         database.sql("update account set role = ?, version = version + 1 where id = ?")
                 .params(role.name(), account.accountId())
                 .update();
+    }
+
+    /**
+     * One of the people of a workshop.
+     *
+     * @throws NotFoundException when the workshop has nobody with that id
+     */
+    SignedIn person(UUID workshopId, UUID accountId) {
+        return find(accountId)
+                .filter(account -> account.workshopId().equals(workshopId))
+                .orElseThrow(() -> new NotFoundException("account " + accountId));
     }
 
     /** Lets a person of the workshop in, or no longer. */

@@ -59,28 +59,26 @@ class Leaving {
      */
     @Transactional
     void remove(UUID workshopId, UUID accountId) {
-        SignedIn person = accounts.people(workshopId).stream()
-                .filter(one -> one.accountId().equals(accountId))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("account " + accountId));
-        for (String table : tables.with("account_id")) {
-            database.sql("delete from " + table + " where account_id = ? and workshop_id = ?")
-                    .params(accountId, workshopId)
-                    .update();
-        }
-        for (String table : tables.with("person_id")) {
-            if (!table.equals("account")) {
-                database.sql("delete from " + table + " where person_id = ? and workshop_id = ?")
-                        .params(person.personId(), workshopId)
-                        .update();
-            }
-        }
+        SignedIn person = accounts.person(workshopId, accountId);
+        forget("account_id", accountId, workshopId);
+        forget("person_id", person.personId(), workshopId);
         accounts.endSessions(person.accountId());
         database.sql("delete from account where id = ? and workshop_id = ?")
                 .params(accountId, workshopId)
                 .update();
         names.rename(workshopId, person.personId(), null);
         events.publishEvent(new PersonLeft(person.personId()));
+    }
+
+    /** What points to somebody goes with them, but for their account itself, which other rows point to. */
+    private void forget(String column, UUID whose, UUID workshopId) {
+        for (String table : tables.with(column)) {
+            if (!table.equals("account")) {
+                database.sql("delete from " + table + " where " + column + " = ? and workshop_id = ?")
+                        .params(whose, workshopId)
+                        .update();
+            }
+        }
     }
 
     /** Says that a workshop goes after the pause. */

@@ -14,6 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Secret;
+import rosinedpeg.web.platform.SignedIn;
 
 /**
  * Links that let somebody in once: whoever was invited, and whoever has forgotten their password. The keeper hands one over; it
@@ -65,10 +66,7 @@ class OneTimeLinks {
      */
     @Transactional
     String forgotten(UUID workshopId, UUID accountId) {
-        var person = accounts.people(workshopId).stream()
-                .filter(one -> one.accountId().equals(accountId))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("account " + accountId));
+        SignedIn person = accounts.person(workshopId, accountId);
         database.sql("delete from one_time_link where account_id = ? and used_at is null")
                 .param(accountId)
                 .update();

@@ -15,7 +15,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import rosinedpeg.web.platform.Entry;
-import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
@@ -76,18 +75,11 @@ class PeopleController {
         return name;
     }
 
-    private SignedIn person(UUID id, SignedIn account) {
-        return accounts.people(account.workshopId()).stream()
-                .filter(person -> person.accountId().equals(id))
-                .findFirst()
-                .orElseThrow(() -> new NotFoundException("account " + id));
-    }
-
     /** What somebody is called, and what they may do. */
     @OpenTo(Role.KEEPER)
     @GetMapping("/people/{id}")
     String person(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, Model model) {
-        SignedIn person = person(id, account);
+        SignedIn person = accounts.person(account.workshopId(), id);
         model.addAttribute("form", new PersonForm(person.name(), person.role()));
         return show(person, model);
     }
@@ -107,7 +99,7 @@ class PeopleController {
             @AuthenticationPrincipal SignedIn account,
             Model model,
             RedirectAttributes redirect) {
-        SignedIn person = person(id, account);
+        SignedIn person = accounts.person(account.workshopId(), id);
         Optional<String> name = name(result, form, account, Optional.of(person));
         if (result.hasErrors()) {
             return show(person, model);
