@@ -2,11 +2,15 @@ package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Supplier;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.SignedIn;
 
 /** What is on record of an instrument is put right, it is copied, leaves the rack and comes back. */
@@ -113,7 +117,15 @@ class RackIT extends InRequests {
         assertThat(post(technician, "/instruments/" + id + "/retire"))
                 .flash()
                 .containsEntry("notice", "retire.onBench");
-        assertThat(page(technician, "/")).contains("Pit 5 viola");
+        String before = row(technician, "Pit 5 viola");
+        UUID run = openRun("Pit 5 viola");
+        long seen = database.sql("select max(sequence) from run_event where run_id = ?")
+                .param(run)
+                .query(Long.class)
+                .single();
+        assertThat(post(technician, "/bench/" + run + "/back", "press", "" + UUID.randomUUID(), "seen", "" + seen))
+                .hasStatus(302);
+        assertThat(row(technician, "Pit 5 viola")).as("a step back").isNotEqualTo(before);
     }
 
     private String size(UUID id) {
@@ -139,6 +151,82 @@ class RackIT extends InRequests {
         }
         assertThat(page(technician, "/settling")).contains("Pit 2 violin");
         assertThat(withoutWhatChanges(page(technician, "/"))).isEqualTo(withoutWhatChanges(place));
+    }
+
+    /** Rows are kept as they were laid out, until something happens that they show. */
+    @Test
+    void aRowShowsAtOnceWhatHappensToItsInstrument() throws Exception {
+        SignedIn keeper = stranger();
+        LocalDate today = LocalDate.now();
+        String[] violin = {
+            "name", "Mine", "size", "VIOLIN 4/4", "strung", "SYNTHETIC", "since", "" + today.minusDays(20)
+        };
+        assertThat(post(keeper, "/instruments/new", violin)).hasStatus(302);
+        UUID id = database.sql("select id from instrument where workshop_id = ?")
+                .param(keeper.workshopId())
+                .query(UUID.class)
+                .single();
+        enterKind(keeper, "III");
+        UUID tarn = kind(keeper, "III");
+        String mine = "/instruments/" + id;
+        String fitted =
+                "select id from fitted_string where instrument_id = ? and position = 'III' and removed_at is null";
+        Supplier<String> on = () -> id(fitted, id);
+        Supplier<String> note = () -> id("select id from instrument_note where instrument_id = ?", id);
+        String seen = row(keeper, "Mine");
+        assertThat(row(keeper, "Mine")).as("nothing happened").isEqualTo(seen);
+        for (Supplier<MvcTestResult> change : List.<Supplier<MvcTestResult>>of(
+                () -> post(keeper, mine + "/measure/BODY", "values[VIBRATING_LENGTH]", "331", "on", "2026-01-05"),
+                () -> post(
+                        keeper,
+                        mine + "/peg-sides",
+                        "version",
+                        version(id),
+                        "pegKind",
+                        "GEARED",
+                        "knobs",
+                        "TREBLE,TREBLE,BASS,BASS"),
+                () -> post(
+                        keeper,
+                        mine + "/edit",
+                        fields(edited(id, "name", "Mine", "hoursPerWeek", "9", "demand", "STUDY"))),
+                () -> post(
+                        keeper,
+                        mine + "/strings/III/found",
+                        "kind",
+                        tarn.toString(),
+                        "since",
+                        "" + today.minusDays(1),
+                        "fitted",
+                        on.get()),
+                () -> post(keeper, "/settling/" + on.get() + "/readings", "cents", "-30", "readAt", today + "T00:00"),
+                () -> post(
+                        keeper,
+                        mine + "/strings/III/signs",
+                        "signs",
+                        "WINDING_OPEN",
+                        "version",
+                        "0",
+                        "fitted",
+                        on.get()),
+                () -> post(keeper, mine + "/notes", "text", "Open seam", "refer", "true"),
+                () -> post(keeper, mine + "/notes/" + note.get(), "text", "Open seam below", "refer", "true"),
+                () -> post(keeper, mine + "/notes/" + note.get() + "/settled"))) {
+            assertThat(change.get()).hasStatus(302);
+            String now = row(keeper, "Mine");
+            assertThat(now).isNotEqualTo(seen);
+            seen = now;
+        }
+    }
+
+    private String row(SignedIn who, String name) throws Exception {
+        return Jsoup.parse(page(who, "/"))
+                .selectFirst("article:has(h2:contains(" + name + "))")
+                .html();
+    }
+
+    private String id(String query, UUID of) {
+        return database.sql(query).param(of).query(UUID.class).single().toString();
     }
 
     private static String withoutWhatChanges(String page) {

@@ -167,6 +167,14 @@ public class Benches {
         return runs.lastSequence(id).orElseThrow(() -> new NotFoundException("run " + id));
     }
 
+    /** {@return the number of the last event of the open runs of some instruments, by the instrument; of those that have one} */
+    public Map<UUID, Long> lastSequences(Collection<UUID> instrumentIds) {
+        return instrumentIds.isEmpty()
+                ? Map.of()
+                : runs.lastSequences(instrumentIds).stream()
+                        .collect(Collectors.toMap(AtSequence::instrumentId, AtSequence::sequence));
+    }
+
     /** Begins a run that takes whatever comes first in the drawer. */
     @Transactional
     public UUID start(

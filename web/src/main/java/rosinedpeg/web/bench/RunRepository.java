@@ -42,6 +42,13 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
                     + " where run.id = :id group by run.id")
     Optional<Long> lastSequence(UUID id);
 
+    /** The same of the open runs of some instruments. */
+    @Query(
+            "select new rosinedpeg.web.bench.AtSequence(run.instrumentId, coalesce(max(event.sequence), 0)) from RunEntity run"
+                    + " left join RunEventEntity event on event.runId = run.id"
+                    + " where run.outcome = OPEN and run.instrumentId in :instrumentIds group by run.instrumentId")
+    List<AtSequence> lastSequences(Collection<UUID> instrumentIds);
+
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select run from RunEntity run where run.id = :id")
     Optional<RunEntity> lock(UUID id);

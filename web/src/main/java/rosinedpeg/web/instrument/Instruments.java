@@ -232,6 +232,7 @@ public class Instruments implements LogSource {
         }
         values.forEach((measurable, value) -> measurements.save(new MeasurementEntity(
                 id, measurable, value, measuredOn, press, clock.instant(), CurrentWorkshop.person())));
+        events.publishEvent(new SetUpChanged(id));
     }
 
     /** {@return every measurement of an instrument, the latest of each first} */
@@ -302,6 +303,7 @@ public class Instruments implements LogSource {
     @Transactional
     public void hang(UUID id, int seen, List<TailEnd> tailEnds, boolean tunersBuiltIn) {
         asSeen(id, seen).hang(tailEnds, tunersBuiltIn);
+        events.publishEvent(new SetUpChanged(id));
     }
 
     /**
@@ -316,6 +318,7 @@ public class Instruments implements LogSource {
     @Transactional
     public void peg(UUID id, int seen, PegKind kind, List<Side> knobs) {
         asSeen(id, seen).peg(kind, knobs);
+        events.publishEvent(new SetUpChanged(id));
     }
 
     private InstrumentEntity asSeen(UUID id, int seen) {

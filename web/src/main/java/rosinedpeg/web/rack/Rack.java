@@ -5,6 +5,8 @@ import static java.util.Objects.requireNonNull;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,6 +18,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
+import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
@@ -41,7 +44,9 @@ import rosinedpeg.web.kinds.LifeLearned;
 import rosinedpeg.web.occasions.HolidaysChanged;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.occasions.PlayedOtherwise;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.rack.RackEntry.Look;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
 
@@ -65,6 +70,7 @@ public class Rack {
     private final Settlings settlings;
     private final Notes notes;
     private final Occasions occasions;
+    private final RackRows rows;
     private final Clock clock;
 
     Rack(
@@ -74,6 +80,7 @@ public class Rack {
             Settlings settlings,
             Notes notes,
             Occasions occasions,
+            RackRows rows,
             Clock clock) {
         this.places = places;
         this.instruments = instruments;
@@ -81,6 +88,7 @@ public class Rack {
         this.settlings = settlings;
         this.notes = notes;
         this.occasions = occasions;
+        this.rows = rows;
         this.clock = clock;
     }
 
@@ -100,7 +108,7 @@ public class Rack {
                 ListPage.of(wanted.isEmpty() ? places.inOrder(window) : places.inOrder(wanted, window));
         int all = wanted.isEmpty() ? part.total() : (int) places.count();
         return new RackPage(
-                rows(part),
+                entries(part),
                 find,
                 all,
                 all > ListPage.MOST,
@@ -211,9 +219,37 @@ public class Rack {
                 .collect(Collectors.groupingBy(string -> string.instrument().id()));
     }
 
-    private ListPage<RackRow> rows(ListPage<RackPlaceEntity> part) {
-        List<UUID> ids =
-                part.shown().stream().map(RackPlaceEntity::instrumentId).toList();
+    /** Reads no more than what has to be laid out. */
+    private ListPage<RackEntry> entries(ListPage<RackPlaceEntity> part) {
+        Instant now = clock.instant();
+        Locale locale = LocaleContextHolder.getLocale();
+        Map<UUID, Long> sequences = benches.lastSequences(part.shown().stream()
+                .filter(RackPlaceEntity::onBench)
+                .map(RackPlaceEntity::instrumentId)
+                .toList());
+        Map<UUID, Look> looks = new LinkedHashMap<>();
+        for (RackPlaceEntity place : part.shown()) {
+            looks.put(
+                    place.instrumentId(),
+                    Look.at(
+                            now,
+                            place.edition(),
+                            sequences.getOrDefault(place.instrumentId(), 0L),
+                            part.from() > 0 && looks.isEmpty(),
+                            locale,
+                            CurrentWorkshop.zone()));
+        }
+        Map<UUID, RackEntry> entries = new HashMap<>();
+        looks.forEach((id, look) -> rows.kept(look).ifPresent(html -> entries.put(id, RackEntry.kept(look, html))));
+        List<UUID> others =
+                looks.keySet().stream().filter(id -> !entries.containsKey(id)).toList();
+        if (!others.isEmpty()) {
+            rows(others).forEach((id, row) -> entries.put(id, RackEntry.of(requireNonNull(looks.get(id)), row)));
+        }
+        return part.flatMap(place -> Optional.ofNullable(entries.get(place.instrumentId())));
+    }
+
+    private Map<UUID, RackRow> rows(List<UUID> ids) {
         Map<UUID, Instrument> shown = instruments.of(ids);
         Map<UUID, List<Referral>> referrals = notes.referrals(ids);
         Map<UUID, List<SettlingString>> settling =
@@ -222,12 +258,13 @@ public class Rack {
         Map<UUID, Run> runs = open.runs().stream().collect(Collectors.toMap(Run::instrumentId, Function.identity()));
         Map<UUID, UUID> unreadable =
                 open.unreadable().stream().collect(Collectors.toMap(UnreadableRun::instrumentId, UnreadableRun::id));
-        return part.flatMap(place -> Optional.ofNullable(shown.get(place.instrumentId()))
+        return shown.values().stream()
                 .map(instrument -> RackRow.of(
                         instrument,
                         referrals.getOrDefault(instrument.id(), List.of()),
                         Optional.ofNullable(runs.get(instrument.id())),
                         Optional.ofNullable(unreadable.get(instrument.id())),
-                        settling.getOrDefault(instrument.id(), List.of()))));
+                        settling.getOrDefault(instrument.id(), List.of())))
+                .collect(Collectors.toMap(row -> row.instrument().id(), Function.identity()));
     }
 }

@@ -16,7 +16,7 @@ import rosinedpeg.web.platform.ListPage;
  * @param occasions what the strings have to be ready for, soonest first
  */
 record RackPage(
-        ListPage<RackRow> part,
+        ListPage<RackEntry> part,
         String find,
         int all,
         boolean searchable,

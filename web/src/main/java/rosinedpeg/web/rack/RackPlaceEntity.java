@@ -27,6 +27,7 @@ class RackPlaceEntity {
     private short urgency;
     private @Nullable Instant holdsUntil;
     private @Nullable Instant dueAt;
+    private UUID edition = UUID.randomUUID();
 
     protected RackPlaceEntity() {}
 
@@ -56,5 +57,16 @@ class RackPlaceEntity {
         urgency = (short) need.urgency();
         holdsUntil = until;
         dueAt = due;
+        edition = UUID.randomUUID();
+    }
+
+    /** {@return whether it is on the bench, and looks otherwise with every step} */
+    boolean onBench() {
+        return urgency == Need.ON_BENCH.urgency();
+    }
+
+    /** {@return what it looks like: another one whenever something happened to it or its time was up} */
+    UUID edition() {
+        return edition;
     }
 }

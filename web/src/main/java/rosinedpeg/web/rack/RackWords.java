@@ -38,12 +38,8 @@ class RackWords {
         this.clock = clock;
     }
 
-    /** {@return lines for some rows, one for each} */
-    public List<RackLine> lines(List<RackRow> rows, ZoneId zone) {
-        return rows.stream().map(row -> line(row, zone)).toList();
-    }
-
-    private RackLine line(RackRow row, ZoneId zone) {
+    /** {@return a line for a row, its days those of that zone} */
+    RackLine line(RackRow row, ZoneId zone) {
         Figure length = row.vibratingLength();
         String working = working(row);
         // The figure stands in the state where strings are due, and else in the reason.
