@@ -64,6 +64,8 @@ class DiaryIT extends InRequests {
                 one.role(),
                 one.active(),
                 one.playersOwnOnly(),
+                one.keepersSecondStep(),
+                one.secondStepDue(),
                 one.leavesAt());
         today = LocalDate.now(ZONE);
     }

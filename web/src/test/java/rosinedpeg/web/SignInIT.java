@@ -211,6 +211,43 @@ class SignInIT extends InRequests {
         return leadsTo(device.post(path, Map.of(field, typed, "_csrf", token)));
     }
 
+    private static String letters(Device device) throws Exception {
+        return requireNonNull(
+                        Jsoup.parse(device.get("/password/second-step").body()).selectFirst(".letters"))
+                .text();
+    }
+
+    @Test
+    void whereKeepersHaveToTheySetUpASecondStepFirst() throws Exception {
+        Device keeper = device("198.51.100.7");
+        tries(keeper, "keeper", PASSWORD);
+        String step = "/password/second-step";
+        Map<String, String> rule = Map.of(
+                "workshop",
+                "Lantern Quay",
+                "zone",
+                "Europe/Vienna",
+                "referenceA",
+                "441",
+                "keepersSecondStep",
+                "true",
+                "_csrf",
+                Device.field(keeper.get("/workshop").body(), "_csrf"));
+        assertThat(leadsTo(keeper.post("/workshop", rule))).isEqualTo("/workshop");
+        assertThat(leadsTo(keeper.get("/"))).isEqualTo(step);
+        assertThat(leadsTo(keeper.post("/workshop", rule)))
+                .as("nothing is changed either")
+                .isEqualTo(step);
+        assertThat(keeper.get(step).body()).contains("Set yours up first");
+        Device technician = device("198.51.100.8");
+        tries(technician, "bench", PASSWORD);
+        assertThat(technician.get("/").body()).contains("Lantern Quay");
+        sends(keeper, step, step, "password", PASSWORD);
+        assertThat(sends(keeper, step, step + "/first-code", "code", code(letters(keeper), Instant.now())))
+                .isEqualTo(step);
+        assertThat(keeper.get("/").body()).contains("Lantern Quay");
+    }
+
     @Test
     void aSecondStepAsksForTheTelephone() throws Exception {
         Device keeper = device("198.51.100.7");
@@ -219,8 +256,7 @@ class SignInIT extends InRequests {
         assertThat(sends(keeper, step, step, "password", "guess")).isEmpty();
         assertThat(keeper.get(step).body()).doesNotContain("class=\"letters\"");
         assertThat(sends(keeper, step, step, "password", PASSWORD)).isEqualTo(step);
-        String letters = requireNonNull(Jsoup.parse(keeper.get(step).body()).selectFirst(".letters"))
-                .text();
+        String letters = letters(keeper);
         assertThat(tries(device("198.51.100.8"), "keeper", PASSWORD))
                 .as("not before the telephone has shown that it knows")
                 .isEqualTo("/");
@@ -345,6 +381,24 @@ class SignInIT extends InRequests {
             for (Socket socket : slow) {
                 socket.close();
             }
+        }
+    }
+
+    /** What is refused before anybody reads it is refused in words. */
+    @ParameterizedTest
+    @CsvSource({"GET / HTTP/1.1, 20000, 400", "GET /%zz HTTP/1.1, 1, 400", "GET / HTTP/9.9, 1, 505"})
+    void whatCannotBeReadIsToldSo(String line, int letters, String status) throws Exception {
+        try (Socket socket = new Socket("127.0.0.1", port)) {
+            socket.setSoTimeout(8000);
+            socket.getOutputStream()
+                    .write((line + "\r\nHost: peg\r\nConnection: close\r\nCookie: peg=" + "x".repeat(letters)
+                                    + "\r\n\r\n")
+                            .getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(answer)
+                    .startsWith("HTTP/1.1 " + status)
+                    .contains("<p class=\"font-display", "To the rack")
+                    .doesNotContain("HTTP Status", "Tomcat");
         }
     }
 

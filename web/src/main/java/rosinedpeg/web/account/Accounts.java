@@ -37,7 +37,9 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
 
     private static final String SELECT =
             "select a.id, a.person_id, a.workshop_id, w.name as workshop, w.zone, w.reference_a_hz, a.sign_in, p.name,"
-                    + " a.role, a.active, w.players_own_only, w.leaves_at from account a"
+                    + " a.role, a.active, w.players_own_only, w.keepers_second_step, w.leaves_at,"
+                    + " w.keepers_second_step and a.role = 'KEEPER' and not exists (select 1 from second_factor f"
+                    + " where f.account_id = a.id and f.confirmed_at is not null) as second_step_due from account a"
                     + " join workshop w on w.id = a.workshop_id join person p on p.id = a.person_id ";
     private static final RowMapper<SignedIn> ROW = (row, number) -> new SignedIn(
             row.getObject("id", UUID.class),
@@ -51,6 +53,8 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
             Role.valueOf(row.getString("role")),
             row.getBoolean("active"),
             row.getBoolean("players_own_only"),
+            row.getBoolean("keepers_second_step"),
+            row.getBoolean("second_step_due"),
             row.getObject("leaves_at", OffsetDateTime.class) == null
                     ? null
                     : row.getObject("leaves_at", OffsetDateTime.class).toInstant());
@@ -133,6 +137,14 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     public void letPlayers(UUID workshop, boolean ownOnly) {
         database.sql("update workshop set players_own_only = ? where id = ?")
                 .params(ownOnly, workshop)
+                .update();
+    }
+
+    /** Says whether keepers have to sign in with a second step; one without it sets it up at the next page. */
+    @Transactional
+    void askKeepers(UUID workshop, boolean secondStep) {
+        database.sql("update workshop set keepers_second_step = ? where id = ?")
+                .params(secondStep, workshop)
                 .update();
     }
 

@@ -36,7 +36,8 @@ class JoinController {
             return show(secret, model);
         }
         if (link.get().accountId().isEmpty()) {
-            PeopleController.rejectBadSignIn(result, "signIn", form.signIn());
+            PeopleController.rejectBadSignIn(
+                    result, "signIn", form.signIn().strip() + link.get().numbered());
         }
         PasswordRules.check(
                 result,

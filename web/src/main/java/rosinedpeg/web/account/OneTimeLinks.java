@@ -33,9 +33,11 @@ class OneTimeLinks {
             Optional.ofNullable(row.getObject("account_id", UUID.class)),
             row.getString("name"),
             Role.valueOf(row.getString("role")),
-            row.getObject("ends_at", OffsetDateTime.class));
+            row.getObject("ends_at", OffsetDateTime.class),
+            row.getBoolean("alone"));
     private static final String OPEN =
-            "select l.id, l.workshop_id, w.name as workshop, l.account_id, l.name, l.role, l.ends_at"
+            "select l.id, l.workshop_id, w.name as workshop, l.account_id, l.name, l.role, l.ends_at,"
+                    + " not exists (select 1 from workshop other where other.id <> w.id) as alone"
                     + " from one_time_link l join workshop w on w.id = l.workshop_id where l.used_at is null and l.ends_at > ?";
 
     private final JdbcClient database;
@@ -136,7 +138,8 @@ class OneTimeLinks {
             accounts.setPassword(there.workshopId(), there.accountId().get(), password);
             // Whoever has lost the telephone as well asks the keeper, too.
             factors.remove(there.accountId().get());
-        } else if (!accounts.add(there.workshopId(), signIn, there.name(), there.role(), password)) {
+        } else if (!accounts.add(
+                there.workshopId(), signIn.strip() + there.numbered(), there.name(), there.role(), password)) {
             database.sql("update one_time_link set used_at = null where id = ?")
                     .param(there.id())
                     .update();
@@ -167,6 +170,7 @@ class OneTimeLinks {
      * @param name who it is for
      * @param role what they may do
      * @param endsAt until when it holds
+     * @param alone whether there is no other workshop
      */
     record Link(
             UUID id,
@@ -175,5 +179,17 @@ class OneTimeLinks {
             Optional<UUID> accountId,
             String name,
             Role role,
-            OffsetDateTime endsAt) {}
+            OffsetDateTime endsAt,
+            boolean alone) {
+
+        private static final int NUMBERS = 10_000;
+
+        /**
+         * {@return what follows the name that somebody chooses to sign in with, of {@value #NUMBERS} by chance; nothing where there
+         * is no other workshop} A name that is taken elsewhere would tell that there is somebody of that name.
+         */
+        public String numbered() {
+            return alone ? "" : "-%04d".formatted(Math.floorMod(id.getLeastSignificantBits(), NUMBERS));
+        }
+    }
 }

@@ -19,6 +19,8 @@ import rosinedpeg.web.platform.SignedIn;
 @Controller
 class SecondStepController {
 
+    static final String ADDRESS = "/password/second-step";
+
     private final SecondFactors factors;
     private final OwnPassword ownPassword;
 
@@ -28,7 +30,7 @@ class SecondStepController {
     }
 
     @OpenTo(Role.PLAYER)
-    @GetMapping("/password/second-step")
+    @GetMapping(ADDRESS)
     String show(@AuthenticationPrincipal SignedIn account, Model model) {
         return show(account, Optional.empty(), model);
     }
@@ -38,6 +40,7 @@ class SecondStepController {
         Page.lay(
                 new SecondStepPage(
                         factors.asked(account.accountId()),
+                        account.secondStepDue(),
                         factors.recoveryCodesLeft(account.accountId()),
                         SecondFactors.RECOVERY_CODES,
                         offered.map(SecondFactors.Offered::letters),
@@ -49,7 +52,7 @@ class SecondStepController {
 
     /** Begins, or leaves it off: both want the password. */
     @OpenTo(Role.PLAYER)
-    @PostMapping("/password/second-step")
+    @PostMapping(ADDRESS)
     String change(
             @RequestParam(defaultValue = "") String password,
             @AuthenticationPrincipal SignedIn account,
@@ -65,12 +68,12 @@ class SecondStepController {
             return "redirect:/password";
         }
         factors.offer(account);
-        return "redirect:/password/second-step";
+        return "redirect:" + ADDRESS;
     }
 
     /** The first code: the telephone has taken the secret over. */
     @OpenTo(Role.PLAYER)
-    @PostMapping("/password/second-step/first-code")
+    @PostMapping(ADDRESS + "/first-code")
     String confirm(
             @RequestParam(defaultValue = "") String code,
             @AuthenticationPrincipal SignedIn account,
@@ -80,16 +83,17 @@ class SecondStepController {
         if (codes.isEmpty()) {
             return factors.offered(account).isPresent()
                     ? show(account, Optional.of("secondStep.wrong"), model)
-                    : "redirect:/password/second-step";
+                    : "redirect:" + ADDRESS;
         }
         redirect.addFlashAttribute("recoveryCodes", codes.get());
-        return "redirect:/password/second-step";
+        return "redirect:" + ADDRESS;
     }
 
     /**
      * The second step of somebody.
      *
      * @param asked whether it is asked for
+     * @param due whether nothing else is open before it is set up
      * @param recoveryCodesLeft how many codes on paper are left
      * @param recoveryCodesMade how many there were
      * @param letters the secret that waits to be taken over by a telephone, in letters
@@ -98,6 +102,7 @@ class SecondStepController {
      */
     record SecondStepPage(
             boolean asked,
+            boolean due,
             int recoveryCodesLeft,
             int recoveryCodesMade,
             Optional<String> letters,

@@ -70,6 +70,7 @@ class WorkshopController {
                 ZoneId.of(form.zone()),
                 new ReferenceA(referenceA.orElseThrow()));
         accounts.letPlayers(account.workshopId(), Boolean.TRUE.equals(form.playersOwnOnly()));
+        accounts.askKeepers(account.workshopId(), Boolean.TRUE.equals(form.keepersSecondStep()));
         redirect.addFlashAttribute("notice", "workshop.changed");
         return "redirect:/workshop";
     }
@@ -107,12 +108,14 @@ class WorkshopController {
      * @param zone its time zone
      * @param referenceA what its instruments are tuned to, as typed
      * @param playersOwnOnly whether players look after the instruments they play only
+     * @param keepersSecondStep whether keepers have to sign in with a second step
      */
     record WorkshopForm(
             String workshop,
             String zone,
             String referenceA,
-            @Nullable Boolean playersOwnOnly) {
+            @Nullable Boolean playersOwnOnly,
+            @Nullable Boolean keepersSecondStep) {
 
         /** What is not sent is as on an empty form. */
         WorkshopForm {
@@ -126,7 +129,8 @@ class WorkshopController {
                     account.workshopName(),
                     account.zone().getId(),
                     Say.number(account.referenceAHz(), 1),
-                    account.playersOwnOnly());
+                    account.playersOwnOnly(),
+                    account.keepersSecondStep());
         }
     }
 

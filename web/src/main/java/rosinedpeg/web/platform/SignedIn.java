@@ -23,6 +23,8 @@ import org.springframework.security.core.userdetails.UserDetails;
  * @param role what it may do
  * @param active whether it may sign in
  * @param playersOwnOnly whether players of its workshop look after the instruments they play only
+ * @param keepersSecondStep whether keepers of its workshop have to sign in with a second step
+ * @param secondStepDue whether it has to set one up before anything else
  * @param leavesAt when its workshop goes for good; null when it stays
  */
 public record SignedIn(
@@ -37,6 +39,8 @@ public record SignedIn(
         Role role,
         boolean active,
         boolean playersOwnOnly,
+        boolean keepersSecondStep,
+        boolean secondStepDue,
         @Nullable Instant leavesAt)
         implements UserDetails {
 

@@ -1,0 +1,57 @@
+package rosinedpeg.web.account;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.method.HandlerMethod;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.Htmx;
+import rosinedpeg.web.platform.OpenToStrangers;
+import rosinedpeg.web.platform.SignedIn;
+import rosinedpeg.web.platform.Words;
+
+/**
+ * In a workshop that wants it of its keepers, one without a second step comes nowhere before it is set up, however they signed in and
+ * whenever: the rule is asked at every request.
+ */
+@Component
+class SecondStepFirst implements HandlerInterceptor, WebMvcConfigurer {
+
+    /** Where it is set up, and the password that is wanted for it is changed. */
+    private static final String OPEN = "/password/**";
+
+    private final Words words;
+
+    SecondStepFirst(Words words) {
+        this.words = words;
+    }
+
+    @Override
+    public void addInterceptors(InterceptorRegistry registry) {
+        registry.addInterceptor(this).excludePathPatterns(OPEN);
+    }
+
+    @Override
+    public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
+            throws IOException {
+        boolean ours = handler instanceof HandlerMethod page && !page.hasMethodAnnotation(OpenToStrangers.class);
+        if (!ours || !CurrentWorkshop.account().map(SignedIn::secondStepDue).orElse(false)) {
+            return true;
+        }
+        if (Htmx.asks(request)) {
+            // The bench tells it beside what was pressed, which is kept until it can be sent.
+            response.setStatus(HttpServletResponse.SC_CONFLICT);
+            response.setContentType(new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8).toString());
+            response.getWriter().write(words.say("secondStep.due"));
+        } else {
+            response.sendRedirect(request.getContextPath() + SecondStepController.ADDRESS);
+        }
+        return false;
+    }
+}
