@@ -62,6 +62,16 @@ class AccountIT extends RunningApplication {
         return handed.substring(handed.indexOf("/join/"));
     }
 
+    /** {@return what follows the name that whoever joins by a link chooses} */
+    private String number(String link) throws Exception {
+        return mvc.get()
+                .uri(link)
+                .exchange()
+                .getResponse()
+                .getContentAsString()
+                .replaceAll("(?s).*signs in as maria(-\\d{4})\\..*", "$1");
+    }
+
     private MvcTestResult join(String link, String signIn, String password) {
         return mvc.post()
                 .uri(link)
@@ -76,9 +86,8 @@ class AccountIT extends RunningApplication {
     void somebodyIsInvitedJoinsOnceAndIsShutOutAgain() throws Exception {
         SignedIn keeper = stranger();
         String link = link("/people", keeper, Map.of("name", "Desk 2", "role", "PLAYER"));
-        String asked = mvc.get().uri(link).exchange().getResponse().getContentAsString();
-        assertThat(asked).contains("Desk 2, you are invited as player");
-        String signIn = "bench" + asked.replaceAll("(?s).*signs in as maria(-\\d{4})\\..*", "$1");
+        assertThat(mvc.get().uri(link)).bodyText().contains("Desk 2, you are invited as player");
+        String signIn = "bench" + number(link);
         assertThat(join(link, "two words", "short"))
                 .bodyText()
                 .contains("2 to 60 letters", "It takes 10 to 100 characters.", "value=\"two words\"");
@@ -151,8 +160,8 @@ class AccountIT extends RunningApplication {
     void whoHasForgottenTheirPasswordGetsALinkForANewOne() throws Exception {
         SignedIn keeper = stranger();
         String invited = link("/people", keeper, Map.of("name", "Desk 5", "role", "PLAYER"));
-        String signIn = "player-" + UUID.randomUUID();
-        assertThat(join(invited, signIn, "a long password")).hasStatus(302);
+        String signIn = "desk" + number(invited);
+        assertThat(join(invited, "desk", "a long password")).hasStatus(302);
         String forgotten = "/people/" + account(signIn).accountId() + "/forgotten";
         assertThat(post(forgotten, stranger(), Map.of()))
                 .as("not by another workshop's keeper")
