@@ -62,6 +62,9 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     /** How many characters the name of a workshop or a person may have. */
     public static final int LONGEST_NAME = 80;
 
+    /** How many characters somebody signs in with at most. */
+    static final int LONGEST_SIGN_IN = 60;
+
     private final JdbcClient database;
     private final PasswordEncoder passwords;
     private final PersonNames names;

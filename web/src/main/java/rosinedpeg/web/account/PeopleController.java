@@ -138,7 +138,8 @@ class PeopleController {
     }
 
     static void rejectBadSignIn(BindingResult result, String field, String signIn) {
-        if (!signIn.strip().matches("[A-Za-z0-9][A-Za-z0-9.@_-]{1,59}")) {
+        String name = signIn.strip();
+        if (name.length() > Accounts.LONGEST_SIGN_IN || !name.matches("[A-Za-z0-9][A-Za-z0-9.@_-]+")) {
             result.rejectValue(field, "people.signIn.shape");
         }
     }

@@ -63,6 +63,11 @@ class SignInLimiter extends OncePerRequestFilter {
         request.setAttribute(GIVE_BACK, giveBack);
         // The address first: one that guesses too often makes no further count.
         boolean may = take(taken, Guesses.Of.ADDRESS, address);
+        if (may && name.length() > Accounts.LONGEST_SIGN_IN) {
+            // Nobody signs in with that, and nothing is worked out for it.
+            response.sendRedirect("/sign-in?wrong");
+            return;
+        }
         if (may) {
             Optional<String> device = devices.knows(request, name);
             may = device.isPresent()
