@@ -104,7 +104,7 @@ class WatchIT extends InRequests {
                 .doesNotContain("playwright", "jqwik");
     }
 
-    /** Logs are for whoever runs the server: nothing in them names anybody, or tells what somebody typed. */
+    /** Logs are for whoever runs the server: who came in and whose rights changed, and nothing that names anybody or that somebody typed. */
     @Test
     void logsNameNobody() throws Exception {
         Logger root = (Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
@@ -120,6 +120,8 @@ class WatchIT extends InRequests {
                     .param("password", typed)
                     .with(csrf())
                     .exchange();
+            new Device(address()).signIn("bench");
+            post(keeper, "/people/" + account("pit").accountId() + "/active", "active", "false");
             post(keeper, "/people", "name", typed, "role", "PLAYER");
             post(keeper, "/people", "name", typed.repeat(9), "role", "PLAYER");
             String violin = "/instruments/" + instrument("Pit 1 violin");
@@ -138,5 +140,12 @@ class WatchIT extends InRequests {
             assertThat(told).doesNotContain(typed, keeper.name(), "Lantern Quay");
             assertThat(event.getMDCPropertyMap()).isEqualTo(Map.of());
         }
+        assertThat(log.list)
+                .extracting(ILoggingEvent::getFormattedMessage)
+                .contains(
+                        "A sign-in was refused",
+                        "Signed in: account " + account("bench").accountId() + ", by nobody who is signed in",
+                        "It was shut: account " + account("pit").accountId() + ", by account " + keeper.accountId(),
+                        "Somebody was invited as PLAYER");
     }
 }

@@ -149,6 +149,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         database.sql("update workshop set keepers_second_step = ? where id = ?")
                 .params(secondStep, workshop)
                 .update();
+        RightsLog.tell("Keepers of workshop " + workshop + (secondStep ? " need" : " need no") + " second step");
     }
 
     /** Changes what a workshop is called, where it stands and what it is tuned to; whoever is signed in sees it at the next page. */
@@ -168,12 +169,15 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     public boolean add(UUID workshopId, String signIn, String name, Role role, String password) {
         Optional<UUID> there = withoutAccount(workshopId, name);
         UUID person = there.orElseGet(() -> names.add(workshopId, name));
+        UUID account = UUID.randomUUID();
         boolean added = database.sql("insert into account (id, workshop_id, person_id, sign_in, role, password_hash,"
                                 + " version) values (?, ?, ?, ?, ?, ?, 0) on conflict (sign_in) do nothing")
-                        .params(UUID.randomUUID(), workshopId, person, normal(signIn), role.name(), encoded(password))
+                        .params(account, workshopId, person, normal(signIn), role.name(), encoded(password))
                         .update()
                 == 1;
-        if (!added && there.isEmpty()) {
+        if (added) {
+            RightsLog.tell("It was made, as " + role, account);
+        } else if (there.isEmpty()) {
             database.sql("delete from person where id = ?").param(person).update();
         }
         return added;
@@ -241,6 +245,9 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         database.sql("update account set role = ?, version = version + 1 where id = ?")
                 .params(role.name(), account.accountId())
                 .update();
+        if (role != account.role()) {
+            RightsLog.tell("Its role is " + role + " now", account.accountId());
+        }
     }
 
     /**
@@ -263,6 +270,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         if (rows == 0) {
             throw new NotFoundException("account " + accountId);
         }
+        RightsLog.tell(active ? "It may sign in again" : "It was shut", accountId);
         if (!active) {
             endSessions(accountId);
         }
@@ -283,6 +291,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         database.sql("update account set password_hash = ?, version = version + 1 where id = ?")
                 .params(encoded(password), account.accountId())
                 .update();
+        RightsLog.tell("Its password was changed", account.accountId());
         endOtherSessions(account, sessionToKeep);
     }
 
@@ -296,6 +305,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         if (rows == 0) {
             throw new NotFoundException("account " + accountId);
         }
+        RightsLog.tell("It has a new password, by a link", accountId);
         endSessions(accountId);
     }
 

@@ -54,9 +54,11 @@ class CodeController {
                 () -> factors.take(account.accountId(), code),
                 "secondStep.wrong");
         if (refusal.isPresent()) {
+            RightsLog.tell("A code was refused", account.accountId());
             return show(refusal, model);
         }
         sessions.letIn(account, request);
+        RightsLog.tell("Signed in with a code", account.accountId());
         return "redirect:" + rightAtLast.whereTo(account, request, response);
     }
 

@@ -67,6 +67,7 @@ class Leaving {
                 .params(accountId, workshopId)
                 .update();
         names.rename(workshopId, person.personId(), null);
+        RightsLog.tell("It was removed", accountId);
         events.publishEvent(new PersonLeft(person.personId()));
     }
 

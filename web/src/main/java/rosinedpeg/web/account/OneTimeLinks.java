@@ -87,6 +87,9 @@ class OneTimeLinks {
                 .param("role", role.name())
                 .param("ends", now().plus(HOLDS))
                 .update();
+        accountId.ifPresentOrElse(
+                account -> RightsLog.tell("A link for a new password was made", account),
+                () -> RightsLog.tell("Somebody was invited as " + role));
         return text;
     }
 

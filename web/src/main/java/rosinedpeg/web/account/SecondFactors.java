@@ -129,6 +129,7 @@ class SecondFactors {
                     .params(account.accountId(), account.workshopId(), Secret.hash(simple(one)))
                     .update();
         }
+        RightsLog.tell("Its second step is asked for from now on", account.accountId());
         return Optional.of(codes);
     }
 
@@ -181,9 +182,12 @@ class SecondFactors {
         database.sql("delete from recovery_code where account_id = ?")
                 .param(accountId)
                 .update();
-        database.sql("delete from second_factor where account_id = ?")
+        int asked = database.sql("delete from second_factor where account_id = ?")
                 .param(accountId)
                 .update();
+        if (asked > 0) {
+            RightsLog.tell("Its second step is left off", accountId);
+        }
     }
 
     private Optional<Kept> kept(UUID accountId) {

@@ -58,7 +58,10 @@ class SignInConfiguration {
                 .formLogin(form -> form.loginPage("/sign-in")
                         .usernameParameter("signIn")
                         // Spring's own would keep what was wrong in a session of a stranger.
-                        .failureHandler((request, response, wrong) -> response.sendRedirect("/sign-in?wrong"))
+                        .failureHandler((request, response, wrong) -> {
+                            RightsLog.tell("A sign-in was refused");
+                            response.sendRedirect("/sign-in?wrong");
+                        })
                         .successHandler(rightAtLast)
                         .permitAll())
                 .exceptionHandling(unknown -> unknown.authenticationEntryPoint(new SignedOut()))

@@ -78,6 +78,7 @@ class SignInLimiter extends OncePerRequestFilter {
         if (may) {
             chain.doFilter(request, response);
         } else {
+            RightsLog.tell("A sign-in has to wait");
             response.sendRedirect("/sign-in?wait");
         }
     }
@@ -105,6 +106,9 @@ class SignInLimiter extends OncePerRequestFilter {
                 giveBack.run();
             }
             Credentials credentials = (Credentials) requireNonNull(authentication.getPrincipal());
+            RightsLog.tell(
+                    credentials.secondStep() ? "The password was right, the code is asked for" : "Signed in",
+                    credentials.account().accountId());
             response.sendRedirect(
                     credentials.secondStep() ? "/sign-in/code" : whereTo(credentials.account(), request, response));
         }
