@@ -33,8 +33,8 @@ record RackEntry(Look look, Optional<String> html, Optional<RackRow> row) {
      * @param focused whether it is gone to at once, as the first of those that somebody asked for besides
      * @param locale the language of its words
      * @param zone where its days begin
-     * @param tenMinutes the ten minutes in which it is looked at: within them what is shown of wear moves by a thousandth of a per
-     *     cent, which nobody sees
+     * @param tenMinutes the ten minutes in which it is looked at: within them what is shown of wear moves by less than a tenth of a
+     *     per cent
      */
     record Look(UUID edition, long sequence, boolean focused, Locale locale, ZoneId zone, long tenMinutes) {
 

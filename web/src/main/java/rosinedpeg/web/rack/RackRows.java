@@ -16,7 +16,7 @@ import rosinedpeg.web.rack.RackEntry.Look;
 @Component("rackRows")
 class RackRows {
 
-    /** So many letters are kept, some 8 000 rows; the least looked at make way. */
+    /** So many letters are kept, some 4 000 rows; the least looked at make way. */
     private static final long KEPT_LETTERS = 16_000_000;
 
     private final SpringTemplateEngine templates;
