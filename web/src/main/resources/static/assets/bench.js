@@ -246,13 +246,17 @@ function walk() {
     .querySelectorAll("[data-online], .ahead-part, .bench-load svg")
     .forEach((old) => old.remove());
   bench().querySelectorAll(".bench-drawing, .bench-track").forEach((old) => old.replaceChildren());
+  // Its forms were laid out before anybody knew of this page, its press and its token.
+  const readings = part(".readings");
+  const hidden = [...bench().querySelectorAll("form[action$='/done'] input[type=hidden]:not([name=step])")];
+  readings?.querySelectorAll("form").forEach((form) => form.prepend(...hidden.map((field) => field.cloneNode(true))));
   const heading = bench().querySelector("h1");
   heading.textContent = next.querySelector("h1").textContent;
   document.getElementById("bench-where").replaceChildren(...part(".where").childNodes);
   document.getElementById("bench-post").replaceChildren(...part(".post").childNodes);
   heading
     .closest("[aria-live]")
-    .after(...[part(".bench-how"), part(".cautions"), part(".bench-figures"), part(".readings")].filter(Boolean));
+    .after(...[part(".bench-how"), part(".cautions"), part(".bench-figures"), readings].filter(Boolean));
   htmx.process(bench());
   bench().querySelector("[data-key=next] span").textContent = next.querySelector(".ends").textContent;
   bench().querySelector(".bench-load > div").replaceChildren(part(".load"));

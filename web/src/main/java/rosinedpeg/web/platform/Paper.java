@@ -16,17 +16,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import org.springframework.context.ApplicationContext;
-import org.springframework.context.i18n.LocaleContextHolder;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.context.Context;
-import org.thymeleaf.spring6.SpringTemplateEngine;
-import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 
 /** Sets a template on A4 paper, as a PDF that prints the same everywhere. */
 @Component
@@ -39,12 +34,10 @@ public class Paper {
         XRLog.setLoggerImpl(new Slf4jLogger());
     }
 
-    private final SpringTemplateEngine templates;
-    private final ApplicationContext beans;
+    private final Fragments fragments;
 
-    Paper(SpringTemplateEngine templates, ApplicationContext beans) {
-        this.templates = templates;
-        this.beans = beans;
+    Paper(Fragments fragments) {
+        this.fragments = fragments;
     }
 
     /**
@@ -72,12 +65,8 @@ public class Paper {
     }
 
     private Optional<byte[]> set(String template, Object sheet, boolean onSeveralSheets) {
-        Context context = new Context(LocaleContextHolder.getLocale(), Map.of("sheet", sheet));
-        context.setVariable(
-                ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
-                new ThymeleafEvaluationContext(beans, null));
         ByteArrayOutputStream out = new ByteArrayOutputStream();
-        try (PdfBoxRenderer renderer = renderer(Signs.inXml(templates.process(template, context)), out)) {
+        try (PdfBoxRenderer renderer = renderer(Signs.inXml(fragments.layOut(template, Map.of("sheet", sheet))), out)) {
             renderer.layout();
             if (renderer.getRootBox().getLayer().getPages().size() > 1 && !onSeveralSheets) {
                 return Optional.empty();

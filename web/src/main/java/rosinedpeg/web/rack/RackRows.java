@@ -5,8 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.context.Context;
-import org.thymeleaf.spring6.SpringTemplateEngine;
+import rosinedpeg.web.platform.Fragments;
 import rosinedpeg.web.rack.RackEntry.Look;
 
 /**
@@ -19,15 +18,15 @@ class RackRows {
     /** So many letters are kept, some 4 000 rows; the least looked at make way. */
     private static final long KEPT_LETTERS = 16_000_000;
 
-    private final SpringTemplateEngine templates;
+    private final Fragments fragments;
     private final RackWords words;
     private final Cache<Look, String> kept = Caffeine.newBuilder()
             .maximumWeight(KEPT_LETTERS)
             .weigher((Look look, String html) -> html.length())
             .build();
 
-    RackRows(SpringTemplateEngine templates, RackWords words) {
-        this.templates = templates;
+    RackRows(Fragments fragments, RackWords words) {
+        this.fragments = fragments;
         this.words = words;
     }
 
@@ -42,9 +41,8 @@ class RackRows {
     }
 
     private String layOut(Look look, RackRow row) {
-        String html = templates.process(
-                "rack/row",
-                new Context(look.locale(), Map.of("line", words.line(row, look.zone()), "focused", look.focused())));
+        String html =
+                fragments.layOut("rack/row", Map.of("line", words.line(row, look.zone()), "focused", look.focused()));
         kept.put(look, html);
         return html;
     }
