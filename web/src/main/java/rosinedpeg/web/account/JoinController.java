@@ -36,8 +36,7 @@ class JoinController {
             return show(secret, model);
         }
         if (link.get().accountId().isEmpty()) {
-            PeopleController.rejectBadSignIn(
-                    result, "signIn", form.signIn().strip() + link.get().numbered());
+            PeopleController.rejectBadSignIn(result, "signIn", link.get().numbered(form.signIn()));
         }
         PasswordRules.check(
                 result,

@@ -141,8 +141,7 @@ class OneTimeLinks {
             accounts.setPassword(there.workshopId(), there.accountId().get(), password);
             // Whoever has lost the telephone as well asks the keeper, too.
             factors.remove(there.accountId().get());
-        } else if (!accounts.add(
-                there.workshopId(), signIn.strip() + there.numbered(), there.name(), there.role(), password)) {
+        } else if (!accounts.add(there.workshopId(), there.numbered(signIn), there.name(), there.role(), password)) {
             database.sql("update one_time_link set used_at = null where id = ?")
                     .param(there.id())
                     .update();
@@ -191,8 +190,13 @@ class OneTimeLinks {
          * {@return what follows the name that somebody chooses to sign in with, of {@value #NUMBERS} by chance; nothing where there
          * is no other workshop} A name that is taken elsewhere would tell that there is somebody of that name.
          */
-        public String numbered() {
+        public String number() {
             return alone ? "" : "-%04d".formatted(Math.floorMod(id.getLeastSignificantBits(), NUMBERS));
+        }
+
+        /** {@return what whoever chooses that name signs in with} */
+        String numbered(String chosen) {
+            return chosen.strip() + number();
         }
     }
 }

@@ -3,8 +3,6 @@ package rosinedpeg.web.account;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
@@ -45,10 +43,7 @@ class SecondStepFirst implements HandlerInterceptor, WebMvcConfigurer {
             return true;
         }
         if (Htmx.asks(request)) {
-            // The bench tells it beside what was pressed, which is kept until it can be sent.
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            response.setContentType(new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8).toString());
-            response.getWriter().write(words.say("secondStep.due"));
+            Htmx.refuse(response, words.say("secondStep.due"));
         } else {
             response.sendRedirect(request.getContextPath() + SecondStepController.ADDRESS);
         }

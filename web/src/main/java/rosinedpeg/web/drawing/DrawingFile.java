@@ -3,14 +3,13 @@ package rosinedpeg.web.drawing;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.context.Context;
-import org.thymeleaf.spring6.SpringTemplateEngine;
+import rosinedpeg.web.platform.Fragments;
 import rosinedpeg.web.platform.Palette;
 import rosinedpeg.web.platform.Signs;
 
@@ -22,11 +21,11 @@ public class DrawingFile {
     /** Between two views, as a share of the widest. */
     private static final double GAP = 0.12;
 
-    private final SpringTemplateEngine templates;
+    private final Fragments fragments;
     private final Palette palette;
 
-    DrawingFile(SpringTemplateEngine templates, Palette palette) {
-        this.templates = templates;
+    DrawingFile(Fragments fragments, Palette palette) {
+        this.fragments = fragments;
         this.palette = palette;
     }
 
@@ -50,14 +49,21 @@ public class DrawingFile {
         }
         width -= gap;
         double height = views.stream().mapToDouble(View::height).max().orElseThrow();
-        Context context = new Context(Locale.UK);
-        context.setVariable("colours", palette.colours());
-        context.setVariable("title", title);
-        context.setVariable("desc", desc);
-        context.setVariable("placed", placed);
-        context.setVariable("box", "0 0 " + Stroke.number(width) + " " + Stroke.number(height));
-        context.setVariable("width", Stroke.number(width * magnified) + "mm");
-        context.setVariable("height", Stroke.number(height * magnified) + "mm");
+        Map<String, Object> shown = Map.of(
+                "colours",
+                palette.colours(),
+                "title",
+                title,
+                "desc",
+                desc,
+                "placed",
+                placed,
+                "box",
+                "0 0 " + Stroke.number(width) + " " + Stroke.number(height),
+                "width",
+                Stroke.number(width * magnified) + "mm",
+                "height",
+                Stroke.number(height * magnified) + "mm");
         return ResponseEntity.ok()
                 .contentType(SVG)
                 .header(
@@ -66,7 +72,7 @@ public class DrawingFile {
                                 .filename(name + ".svg")
                                 .build()
                                 .toString())
-                .body(Signs.inXml(templates.process("drawing/file", context)).getBytes(StandardCharsets.UTF_8));
+                .body(Signs.inXml(fragments.layOut("drawing/file", shown)).getBytes(StandardCharsets.UTF_8));
     }
 
     /**

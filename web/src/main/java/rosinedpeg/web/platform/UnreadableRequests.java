@@ -2,7 +2,6 @@ package rosinedpeg.web.platform;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Locale;
 import java.util.Map;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
@@ -14,8 +13,6 @@ import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
-import org.thymeleaf.context.Context;
-import org.thymeleaf.spring6.SpringTemplateEngine;
 
 /**
  * What does not even come as far as the application, as a head that is too long, gets a page of ours too. Before its session, its
@@ -26,25 +23,25 @@ class UnreadableRequests implements WebServerFactoryCustomizer<TomcatServletWebS
 
     private static final Logger log = LoggerFactory.getLogger(UnreadableRequests.class);
 
-    private final SpringTemplateEngine templates;
+    private final Fragments fragments;
 
-    UnreadableRequests(SpringTemplateEngine templates) {
-        this.templates = templates;
+    UnreadableRequests(Fragments fragments) {
+        this.fragments = fragments;
     }
 
     @Override
     public void customize(TomcatServletWebServerFactory factory) {
         factory.addContextCustomizers(
-                context -> context.getParent().getPipeline().addValve(new Answer(templates)));
+                context -> context.getParent().getPipeline().addValve(new Answer(fragments)));
     }
 
     /** Stands nearer to the application than the valve of Tomcat's own page, which says nothing where this one has said something. */
     private static final class Answer extends ErrorReportValve {
 
-        private final SpringTemplateEngine templates;
+        private final Fragments fragments;
 
-        Answer(SpringTemplateEngine templates) {
-            this.templates = templates;
+        Answer(Fragments fragments) {
+            this.fragments = fragments;
         }
 
         @Override
@@ -58,8 +55,7 @@ class UnreadableRequests implements WebServerFactoryCustomizer<TomcatServletWebS
                 response.setCharacterEncoding(StandardCharsets.UTF_8.name());
                 var page = response.getReporter();
                 if (page != null) {
-                    page.write(templates.process(
-                            "unreadable", new Context(Locale.ENGLISH, Map.of("ours", response.getStatus() >= 500))));
+                    page.write(fragments.layOut("unreadable", Map.of("ours", response.getStatus() >= 500)));
                     response.finishResponse();
                 }
             } catch (IOException gone) {

@@ -3,14 +3,12 @@ package rosinedpeg.web.players;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.MediaType;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.stereotype.Component;
@@ -80,10 +78,7 @@ class Own implements HandlerInterceptor, WebMvcConfigurer {
             return true;
         }
         if (Htmx.asks(request)) {
-            // Of the bench: the device tells it beside what was pressed.
-            response.setStatus(HttpServletResponse.SC_CONFLICT);
-            response.setContentType(new MediaType(MediaType.TEXT_PLAIN, StandardCharsets.UTF_8).toString());
-            response.getWriter().write(words.say("own.refused"));
+            Htmx.refuse(response, words.say("own.refused"));
             return false;
         }
         throw new AccessDeniedException("of an instrument that somebody else plays");
