@@ -239,19 +239,38 @@ class SignInIT extends InRequests {
                 "true",
                 "_csrf",
                 Device.field(keeper.get("/workshop").body(), "_csrf"));
+        assertThat(keeper.post("/workshop", rule).body())
+                .as("whoever has none would shut themselves out")
+                .contains("Set up your own second step first");
+        setUpSecondStep(keeper);
         assertThat(leadsTo(keeper.post("/workshop", rule))).isEqualTo("/workshop");
-        assertThat(leadsTo(keeper.get("/"))).isEqualTo(step);
-        assertThat(leadsTo(keeper.post("/workshop", rule)))
-                .as("nothing is changed either")
-                .isEqualTo(step);
-        assertThat(keeper.get(step).body()).contains("Set yours up first");
+        assertThat(keeper.get("/").body()).contains("Lantern Quay");
+
         Device technician = device("198.51.100.8");
         tries(technician, "bench", PASSWORD);
+        assertThat(technician.get("/").body()).as("no keeper").contains("Lantern Quay");
+        String run = "/bench/" + openRun("Pit 5 viola");
+        assertThat(leadsTo(keeper.post(
+                        "/people/" + account("bench").accountId(),
+                        Map.of("name", "Bench", "role", "KEEPER", "_csrf", rule.get("_csrf")))))
+                .isEqualTo("/people");
+        assertThat(leadsTo(technician.get("/"))).as("a keeper now").isEqualTo(step);
+        assertThat(leadsTo(technician.get(run))).isEqualTo(step);
+        HttpResponse<String> press = technician.post(
+                run + "/back",
+                Map.of("seen", "1", "_csrf", Device.field(technician.get(step).body(), "_csrf")));
+        assertThat(press.statusCode()).as("it stays with its device").isEqualTo(409);
+        assertThat(press.body()).contains("Set yours up first");
+        assertThat(technician.get(step).body()).contains("Set yours up first");
+        setUpSecondStep(technician);
         assertThat(technician.get("/").body()).contains("Lantern Quay");
-        sends(keeper, step, step, "password", PASSWORD);
-        assertThat(sends(keeper, step, step + "/first-code", "code", code(letters(keeper), Instant.now())))
+    }
+
+    private static void setUpSecondStep(Device device) throws Exception {
+        String step = "/password/second-step";
+        sends(device, step, step, "password", PASSWORD);
+        assertThat(sends(device, step, step + "/first-code", "code", code(letters(device), Instant.now())))
                 .isEqualTo(step);
-        assertThat(keeper.get("/").body()).contains("Lantern Quay");
     }
 
     @Test

@@ -164,11 +164,7 @@ class SweepIT extends RunningApplication {
         List<Form> forms = new ArrayList<>(forms(keeper));
         forms.addAll(addresses(forms));
         String token = Device.field(keeper.get("/password").body(), "_csrf");
-        // Once keepers have to set up a second step, this one meets nothing else.
-        List<Form> all = forms.stream()
-                .map(form -> form.without("keepersSecondStep"))
-                .flatMap(form -> bad(form).stream())
-                .toList();
+        List<Form> all = forms.stream().flatMap(form -> bad(form).stream()).toList();
         ExecutorService devices = Executors.newFixedThreadPool(2);
         List<Future<?>> sent = new ArrayList<>();
         for (Form form : all) {

@@ -27,11 +27,13 @@ import rosinedpeg.web.platform.SignedIn;
 class WorkshopController {
 
     private final Accounts accounts;
+    private final SecondFactors factors;
     private final OwnPassword ownPassword;
     private final Leaving leaving;
 
-    WorkshopController(Accounts accounts, OwnPassword ownPassword, Leaving leaving) {
+    WorkshopController(Accounts accounts, SecondFactors factors, OwnPassword ownPassword, Leaving leaving) {
         this.accounts = accounts;
+        this.factors = factors;
         this.ownPassword = ownPassword;
         this.leaving = leaving;
     }
@@ -61,6 +63,12 @@ class WorkshopController {
         if (!BeginController.zones().contains(form.zone())) {
             result.rejectValue("zone", "begin.zone.missing");
         }
+        boolean secondStep = Boolean.TRUE.equals(form.keepersSecondStep());
+        boolean otherwise = secondStep != account.keepersSecondStep();
+        if (otherwise && secondStep && !factors.asked(account.accountId())) {
+            // Without a telephone at hand nobody could take it back.
+            result.rejectValue("keepersSecondStep", "workshop.keepers.first");
+        }
         if (result.hasErrors()) {
             return page(Optional.empty(), model);
         }
@@ -70,7 +78,9 @@ class WorkshopController {
                 ZoneId.of(form.zone()),
                 new ReferenceA(referenceA.orElseThrow()));
         accounts.letPlayers(account.workshopId(), Boolean.TRUE.equals(form.playersOwnOnly()));
-        accounts.askKeepers(account.workshopId(), Boolean.TRUE.equals(form.keepersSecondStep()));
+        if (otherwise) {
+            accounts.askKeepers(account.workshopId(), secondStep);
+        }
         redirect.addFlashAttribute("notice", "workshop.changed");
         return "redirect:/workshop";
     }

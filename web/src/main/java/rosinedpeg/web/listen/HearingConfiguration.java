@@ -73,7 +73,8 @@ class HearingConfiguration implements WebSocketConfigurer {
                 WebSocketHandler handler,
                 Map<String, Object> attributes) {
             boolean known = request.getPrincipal() instanceof Authentication person
-                    && person.getPrincipal() instanceof SignedIn;
+                    && person.getPrincipal() instanceof SignedIn account
+                    && !account.secondStepDue();
             if (!known) {
                 response.setStatusCode(HttpStatus.FORBIDDEN);
             }
