@@ -6,7 +6,9 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.user;
 
 import java.io.IOException;
+import java.net.http.HttpResponse;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jsoup.Jsoup;
@@ -154,6 +156,15 @@ class PlayersIT extends InRequests {
                 .hasStatus(302);
         assertThat(post(player, "/kit", "materials", "TUNER")).hasStatus(302);
         assertThat(presses(technician, run, "/end")).hasStatus(302);
+
+        Device device = new Device(address()).signIn("pit");
+        String token = Device.field(device.get("/kit").body(), "_csrf");
+        for (Map<String, String> sent :
+                List.of(Map.of("text", "not mine", "_csrf", token), Map.of("text", "without the token of its page"))) {
+            HttpResponse<String> told = device.post("/instruments/" + anothers + "/notes", sent);
+            assertThat(told.statusCode()).as("%s", sent).isEqualTo(403);
+            assertThat(told.body()).as("%s", sent).contains("That is not yours to do");
+        }
     }
 
     private List<String> addresses() throws IOException {

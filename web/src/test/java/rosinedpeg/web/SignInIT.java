@@ -261,6 +261,9 @@ class SignInIT extends InRequests {
                 Map.of("seen", "1", "_csrf", Device.field(technician.get(step).body(), "_csrf")));
         assertThat(press.statusCode()).as("it stays with its device").isEqualTo(409);
         assertThat(press.body()).contains("Set yours up first");
+        assertThat(technician.post("/workshop", rule).statusCode())
+                .as("with the token of somebody else")
+                .isEqualTo(403);
         assertThat(technician.get(step).body()).contains("Set yours up first");
         setUpSecondStep(technician);
         assertThat(technician.get("/").body()).contains("Lantern Quay");

@@ -21,8 +21,8 @@ import rosinedpeg.web.platform.Words;
 @Component
 class SecondStepFirst implements HandlerInterceptor, WebMvcConfigurer {
 
-    /** Where it is set up, and the password that is wanted for it is changed. */
-    private static final String OPEN = "/password/**";
+    /** Where it is set up, and the password that is wanted for it is changed; and what is told of a request that went wrong. */
+    private static final String[] OPEN = {"/password/**", "/error"};
 
     private final Words words;
 
