@@ -449,6 +449,30 @@ class FirstMinuteIT extends InBrowser {
         assertThat(events(run)).isEqualTo(before);
     }
 
+    /** A step that has just come up is pressed at once; the page stays, and with it whatever it does besides, like listening. */
+    @Test
+    void aPressOnAStepThatHasJustComeUpStaysOnThePage() {
+        UUID run = openRun("Pit 5 viola");
+        Page page = signedIn("bench", 1280);
+        page.navigate("/bench/" + run);
+        page.waitForLoadState();
+        long before = events(run);
+        page.evaluate(AT_ONCE);
+        page.keyboard().press("PageDown");
+        page.waitForCondition(() -> events(run) == before + 2);
+        assertThat(page.evaluate("() => window.stayed")).isEqualTo(true);
+    }
+
+    private static final String AT_ONCE = """
+            () => {
+              window.stayed = true;
+              const changes = new MutationObserver(() => {
+                changes.disconnect();
+                document.querySelector("[data-key=next]").click();
+              });
+              changes.observe(document.getElementById("bench").parentElement, { childList: true });
+            }""";
+
     private static final String BOUNCE = """
             async () => {
               for (let i = 0; i < 3; i++) {

@@ -103,8 +103,7 @@ abstract class InBrowser extends RunningApplication {
 
     /** Waits until what was asked for stands on the page, whole. */
     static void quiet(Page page) {
-        assertThat(page.locator(".htmx-request, .htmx-swapping, .htmx-settling"))
-                .hasCount(0);
+        assertThat(page.locator(".htmx-request, .htmx-swapping")).hasCount(0);
     }
 
     /** From a plan to its run. */
