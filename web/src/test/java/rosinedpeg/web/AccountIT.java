@@ -14,6 +14,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.scheduling.config.ScheduledTask;
@@ -308,6 +310,28 @@ class AccountIT extends RunningApplication {
                 .as("columns that hold a name")
                 .isZero();
         assertThat(mvc.get().uri("/bench").with(user(keeper))).hasStatus(200);
+    }
+
+    /** Both were let in to do it; the one who comes second is told. */
+    @ParameterizedTest
+    @CsvSource({"active, active, false", "remove, sure, yes", "'', role, PLAYER"})
+    void ofTwoKeepersWhoTakeEachOtherAwayOneStays(String how, String field, String value) {
+        SignedIn first = stranger();
+        accounts.add(first.workshopId(), "other-" + first.workshopId(), "Other", Role.KEEPER, PASSWORD);
+        SignedIn second = account("other-" + first.workshopId());
+        for (SignedIn one : List.of(first, second)) {
+            SignedIn other = one.equals(first) ? second : first;
+            MvcTestResult answer = post(
+                    "/people/" + other.accountId() + (how.isEmpty() ? "" : "/" + how),
+                    one,
+                    Map.of(field, value, "name", other.name()));
+            assertThat(answer).hasStatus(302);
+            assertThat("people.last".equals(answer.getMvcResult().getFlashMap().get("notice")))
+                    .isEqualTo(one.equals(second));
+        }
+        assertThat(accounts.people(first.workshopId()))
+                .filteredOn(person -> person.active() && person.role() == Role.KEEPER)
+                .containsExactly(first);
     }
 
     /** Presses one step, so that the ledger has an entry of theirs. */

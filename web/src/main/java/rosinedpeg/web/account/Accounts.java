@@ -143,9 +143,19 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
                 .update();
     }
 
-    /** Says whether keepers have to sign in with a second step; one without it sets it up at the next page. */
+    /** Changes all that a keeper decides for a workshop, or nothing of it. */
     @Transactional
-    void askKeepers(UUID workshop, boolean secondStep) {
+    void changeWorkshop(
+            SignedIn keeper, String name, ZoneId zone, ReferenceA referenceA, boolean ownOnly, boolean secondStep) {
+        changeWorkshop(keeper.workshopId(), name, zone, referenceA);
+        letPlayers(keeper.workshopId(), ownOnly);
+        if (secondStep != keeper.keepersSecondStep()) {
+            askKeepers(keeper.workshopId(), secondStep);
+        }
+    }
+
+    /** Says whether keepers have to sign in with a second step; one without it sets it up at the next page. */
+    private void askKeepers(UUID workshop, boolean secondStep) {
         database.sql("update workshop set keepers_second_step = ? where id = ?")
                 .params(secondStep, workshop)
                 .update();
@@ -238,9 +248,32 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
                 .single();
     }
 
-    /** Changes what somebody is called and what they may do; both hold at the next page. */
+    /**
+     * Whether somebody else keeps a workshop, and will until the end of the transaction: of two keepers who take each other away at one
+     * moment, one stays.
+     */
+    boolean isKeptWithout(UUID workshopId, UUID accountId) {
+        database.sql("select id from workshop where id = ? for update")
+                .param(workshopId)
+                .query(UUID.class)
+                .single();
+        return database.sql("select exists (select 1 from account where workshop_id = ? and id <> ? and role = 'KEEPER'"
+                        + " and active)")
+                .params(workshopId, accountId)
+                .query(Boolean.class)
+                .single();
+    }
+
+    /**
+     * Changes what somebody is called and what they may do; both hold at the next page.
+     *
+     * @return whether it was done; not when nobody would keep the workshop any more
+     */
     @Transactional
-    void change(SignedIn account, String name, Role role) {
+    boolean change(SignedIn account, String name, Role role) {
+        if (role != Role.KEEPER && !isKeptWithout(account.workshopId(), account.accountId())) {
+            return false;
+        }
         names.rename(account.workshopId(), account.personId(), name);
         database.sql("update account set role = ?, version = version + 1 where id = ?")
                 .params(role.name(), account.accountId())
@@ -248,6 +281,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         if (role != account.role()) {
             RightsLog.tell("Its role is " + role + " now", account.accountId());
         }
+        return true;
     }
 
     /**
@@ -261,9 +295,16 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
                 .orElseThrow(() -> new NotFoundException("account " + accountId));
     }
 
-    /** Lets a person of the workshop in, or no longer. */
+    /**
+     * Lets a person of the workshop in, or no longer.
+     *
+     * @return whether it was done; not when nobody would keep the workshop any more
+     */
     @Transactional
-    void setActive(UUID workshopId, UUID accountId, boolean active) {
+    boolean setActive(UUID workshopId, UUID accountId, boolean active) {
+        if (!active && !isKeptWithout(workshopId, accountId)) {
+            return false;
+        }
         int rows = database.sql("update account set active = ?, version = version + 1 where id = ? and workshop_id = ?")
                 .params(active, accountId, workshopId)
                 .update();
@@ -274,6 +315,7 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
         if (!active) {
             endSessions(accountId);
         }
+        return true;
     }
 
     /** {@return whether the password is that of the account, as it is stored now} */

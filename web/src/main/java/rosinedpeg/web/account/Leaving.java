@@ -55,11 +55,15 @@ class Leaving {
      * Takes a person away: their account, what they like, their calendar addresses. What they recorded stays and is signed by
      * somebody.
      *
+     * @return whether it was done; not when nobody would keep the workshop any more
      * @throws NotFoundException when the workshop has nobody with that id
      */
     @Transactional
-    void remove(UUID workshopId, UUID accountId) {
+    boolean remove(UUID workshopId, UUID accountId) {
         SignedIn person = accounts.person(workshopId, accountId);
+        if (!accounts.isKeptWithout(workshopId, accountId)) {
+            return false;
+        }
         forget("account_id", accountId, workshopId);
         forget("person_id", person.personId(), workshopId);
         accounts.endSessions(person.accountId());
@@ -69,6 +73,7 @@ class Leaving {
         names.rename(workshopId, person.personId(), null);
         RightsLog.tell("It was removed", accountId);
         events.publishEvent(new PersonLeft(person.personId()));
+        return true;
     }
 
     /** What points to somebody goes with them, but for their account itself, which other rows point to. */

@@ -24,6 +24,8 @@ import rosinedpeg.web.platform.SignedIn;
 @Controller
 class PeopleController {
 
+    private static final String LAST = "people.last";
+
     private final Accounts accounts;
     private final OneTimeLinks links;
     private final Leaving leaving;
@@ -104,21 +106,24 @@ class PeopleController {
         if (result.hasErrors()) {
             return show(person, model);
         }
-        accounts.change(person, name.orElseThrow(), id.equals(account.accountId()) ? account.role() : form.role());
-        redirect.addFlashAttribute("notice", "people.changed");
-        redirect.addFlashAttribute("noticeOf", name.get());
+        Role role = id.equals(account.accountId()) ? account.role() : form.role();
+        tell(accounts.change(person, name.orElseThrow(), role) ? "people.changed" : LAST, name.get(), redirect);
         return "redirect:/people";
     }
 
     /** Shows a link once; nobody can read it again. */
     private static void hand(String secret, String notice, String name, RedirectAttributes redirect) {
-        redirect.addFlashAttribute("notice", notice);
-        redirect.addFlashAttribute("noticeOf", name);
+        tell(notice, name, redirect);
         redirect.addFlashAttribute(
                 "handed",
                 ServletUriComponentsBuilder.fromCurrentContextPath()
                         .pathSegment("join", secret)
                         .toUriString());
+    }
+
+    private static void tell(String notice, String name, RedirectAttributes redirect) {
+        redirect.addFlashAttribute("notice", notice);
+        redirect.addFlashAttribute("noticeOf", name);
     }
 
     /** Ends an invitation that nobody has used. */
@@ -146,9 +151,13 @@ class PeopleController {
 
     @OpenTo(Role.KEEPER)
     @PostMapping("/people/{id}/active")
-    String setActive(@PathVariable UUID id, @RequestParam boolean active, @AuthenticationPrincipal SignedIn account) {
-        if (!id.equals(account.accountId())) {
-            accounts.setActive(account.workshopId(), id, active);
+    String setActive(
+            @PathVariable UUID id,
+            @RequestParam boolean active,
+            @AuthenticationPrincipal SignedIn account,
+            RedirectAttributes redirect) {
+        if (!id.equals(account.accountId()) && !accounts.setActive(account.workshopId(), id, active)) {
+            tell(LAST, "", redirect);
         }
         return "redirect:/people";
     }
@@ -158,8 +167,7 @@ class PeopleController {
     @PostMapping("/people/{id}/remove")
     String remove(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, RedirectAttributes redirect) {
         if (!id.equals(account.accountId())) {
-            leaving.remove(account.workshopId(), id);
-            redirect.addFlashAttribute("notice", "people.removed");
+            tell(leaving.remove(account.workshopId(), id) ? "people.removed" : LAST, "", redirect);
         }
         return "redirect:/people";
     }

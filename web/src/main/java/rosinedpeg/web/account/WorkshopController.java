@@ -64,8 +64,7 @@ class WorkshopController {
             result.rejectValue("zone", "begin.zone.missing");
         }
         boolean secondStep = Boolean.TRUE.equals(form.keepersSecondStep());
-        boolean otherwise = secondStep != account.keepersSecondStep();
-        if (otherwise && secondStep && !factors.asked(account.accountId())) {
+        if (secondStep && !account.keepersSecondStep() && !factors.asked(account.accountId())) {
             // Without a telephone at hand nobody could take it back.
             result.rejectValue("keepersSecondStep", "workshop.keepers.first");
         }
@@ -73,14 +72,12 @@ class WorkshopController {
             return page(Optional.empty(), model);
         }
         accounts.changeWorkshop(
-                account.workshopId(),
+                account,
                 name.orElseThrow(),
                 ZoneId.of(form.zone()),
-                new ReferenceA(referenceA.orElseThrow()));
-        accounts.letPlayers(account.workshopId(), Boolean.TRUE.equals(form.playersOwnOnly()));
-        if (otherwise) {
-            accounts.askKeepers(account.workshopId(), secondStep);
-        }
+                new ReferenceA(referenceA.orElseThrow()),
+                Boolean.TRUE.equals(form.playersOwnOnly()),
+                secondStep);
         redirect.addFlashAttribute("notice", "workshop.changed");
         return "redirect:/workshop";
     }
