@@ -15,6 +15,8 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.jsoup.Jsoup;
+import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -80,9 +82,13 @@ class BenchIT extends InRequests {
         return in(() -> benches.record(run, Press.now(press, seen), entry));
     }
 
-    private void endRun() {
+    private void record(BenchEntry entry) {
         long seen = in(() -> benches.get(run)).state().lastSequence();
-        record(UUID.randomUUID(), seen, new BenchEntry.End());
+        assertThat(record(UUID.randomUUID(), seen, entry)).isEqualTo(Taken.RECORDED);
+    }
+
+    private void endRun() {
+        record(new BenchEntry.End());
     }
 
     @Test
@@ -119,6 +125,36 @@ class BenchIT extends InRequests {
                 .as("never before what was there")
                 .isSorted();
         endRun();
+    }
+
+    /** The steps that a device is sent ahead are those that come, after something went wrong too. */
+    @Test
+    void whatIsSentAheadIsWhatComes() throws Exception {
+        comes();
+        record(new BenchEntry.Wrong(new Mishap(Mishap.Kind.PEG_SLIPS, Position.III, null)));
+        comes();
+        endRun();
+    }
+
+    private void comes() throws Exception {
+        List<String> promised = ahead(page());
+        assertThat(promised).hasSizeGreaterThan(3);
+        for (int step = 0; step < 3; step++) {
+            record(new BenchEntry.Done(
+                    in(() -> benches.get(run)).state().now().orElseThrow().index()));
+            Document page = page();
+            assertThat(page.select("[aria-live] h1").text()).isEqualTo(promised.get(step));
+            assertThat(ahead(page))
+                    .startsWith(promised.subList(step + 1, promised.size()).toArray(String[]::new));
+        }
+    }
+
+    private static List<String> ahead(Document page) {
+        return page.select("#ahead h1").eachText();
+    }
+
+    private Document page() throws Exception {
+        return Jsoup.parse(page(account("bench"), "/bench/" + run));
     }
 
     /** A step that is not in hand, and whatever is said of a string that the instrument does not have. */

@@ -2,12 +2,15 @@ package rosinedpeg.web;
 
 import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
 import java.net.ConnectException;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.http.HttpResponse;
+import java.net.http.WebSocket;
+import java.net.http.WebSocketHandshakeException;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
@@ -223,6 +226,11 @@ class SignInIT extends InRequests {
                 .text();
     }
 
+    private void listens(Device device) {
+        device.socket("/hear/open/strings?size=VIOLIN%204/4&rate=48000", address(), new WebSocket.Listener() {})
+                .abort();
+    }
+
     @Test
     void whereKeepersHaveToTheySetUpASecondStepFirst() throws Exception {
         Device keeper = device("198.51.100.7");
@@ -256,6 +264,7 @@ class SignInIT extends InRequests {
                 .isEqualTo("/people");
         assertThat(leadsTo(technician.get("/"))).as("a keeper now").isEqualTo(step);
         assertThat(leadsTo(technician.get(run))).isEqualTo(step);
+        assertThatThrownBy(() -> listens(technician)).hasCauseInstanceOf(WebSocketHandshakeException.class);
         HttpResponse<String> press = technician.post(
                 run + "/back",
                 Map.of("seen", "1", "_csrf", Device.field(technician.get(step).body(), "_csrf")));
@@ -267,6 +276,7 @@ class SignInIT extends InRequests {
         assertThat(technician.get(step).body()).contains("Set yours up first");
         setUpSecondStep(technician);
         assertThat(technician.get("/").body()).contains("Lantern Quay");
+        listens(technician);
     }
 
     private static void setUpSecondStep(Device device) throws Exception {
