@@ -33,6 +33,7 @@ import rosinedpeg.web.platform.SignedIn;
             "peg.tuner-patience=1m",
             "peg.first-key=" + RunningApplication.FIRST_KEY,
             "server.forward-headers-strategy=native",
+            "spring.test.mockmvc.print=none",
             "spring.datasource.hikari.connection-timeout=30000"
         })
 abstract class RunningApplication {

@@ -24,7 +24,6 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
-import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Place;
@@ -97,6 +96,7 @@ class BenchPages {
     BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
         Instrument instrument = instruments.get(run.instrumentId());
         BenchState state = run.state();
+        Map<Position, StringKind> goingOn = goingOn(run);
         Optional<Step> step = state.now();
         boolean looking = step.filter(now -> now.kind() == StepKind.LOOK_OVER).isPresent();
         int reached = step.map(Step::index).orElse(run.steps());
@@ -109,15 +109,17 @@ class BenchPages {
                 sources.there(PitchFrom.DEVICE),
                 step.filter(now -> now.readings().contains(Reading.PITCH))
                         .map(now -> HeardDrawing.of(
-                                tuned(run, now, instrument).grounds().strings())),
+                                tuned(run, now, instrument, goingOn).grounds().strings())),
                 causes(state),
-                step.flatMap(now -> round(run, now, instrument)),
+                step.flatMap(now -> round(run, now, instrument, goingOn)),
                 ahead(state),
-                step.map(now -> workings(run, now, instrument)).orElse(Map.of()),
+                step.map(now -> StepWorkings.of(instrument, state.plan(), goingOn)
+                                .of(now))
+                        .orElse(Map.of()),
                 LoadTrack.of(state.plan(), reached, 960, 124),
                 LoadTrack.of(state.plan(), reached, 370, 140),
                 drawing(state, step, instrument),
-                step.filter(now -> now.kind().winds()).map(now -> pegbox(run, now, instrument)),
+                step.filter(now -> now.kind().winds()).map(now -> pegbox(state.plan(), now, instrument, goingOn)),
                 step.map(now -> packets(run, now)).orElse(Map.of()),
                 UUID.randomUUID(),
                 clock.instant(),
@@ -137,18 +139,17 @@ class BenchPages {
         return inHand;
     }
 
-    private Map<StepFigure, String> workings(Run run, Step step, Instrument instrument) {
+    /** {@return the kinds that a run puts on} */
+    private Map<Position, StringKind> goingOn(Run run) {
         Map<UUID, StringKind> known = kinds.some(run.replacements().values());
-        Map<Position, StringKind> newStrings = new EnumMap<>(Position.class);
-        run.replacements().forEach((position, kind) -> newStrings.put(position, known.get(kind)));
-        return StepWorkings.of(instrument, run.state().plan(), newStrings).of(step);
+        Map<Position, StringKind> goingOn = new EnumMap<>(Position.class);
+        run.replacements().forEach((position, kind) -> goingOn.put(position, requireNonNull(known.get(kind))));
+        return goingOn;
     }
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
-    private View pegbox(Run run, Step step, Instrument instrument) {
-        Map<Position, StringSpec> specs =
-                strings(run, instrument, run.replacements().keySet());
-        ChangePlan plan = run.state().plan();
+    private static View pegbox(ChangePlan plan, Step step, Instrument instrument, Map<Position, StringKind> goingOn) {
+        Map<Position, StringSpec> specs = strings(instrument, goingOn, goingOn.keySet());
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
         specs.keySet().forEach(position -> choices.put(position, plan.windingOf(position)));
         StrungPegbox pegbox = new StrungPegbox(plan.setUp(), specs, choices);
@@ -169,21 +170,21 @@ class BenchPages {
     }
 
     /** The strings of the instrument, those at some positions replaced by what the run puts on. */
-    private Map<Position, StringSpec> strings(Run run, Instrument instrument, Collection<Position> replaced) {
-        Map<UUID, StringKind> known = kinds.some(run.replacements().values());
+    private static Map<Position, StringSpec> strings(
+            Instrument instrument, Map<Position, StringKind> goingOn, Collection<Position> replaced) {
         Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
-        replaced.forEach(position -> specs.put(
-                position,
-                requireNonNull(known.get(run.replacements().get(position))).spec()));
+        replaced.forEach(position ->
+                specs.put(position, requireNonNull(goingOn.get(position)).spec()));
         return specs;
     }
 
     /** What to touch next, and how far the others sink with it, where pitches are read. */
-    private Optional<BenchPage.Round> round(Run run, Step step, Instrument instrument) {
+    private static Optional<BenchPage.Round> round(
+            Run run, Step step, Instrument instrument, Map<Position, StringKind> goingOn) {
         if (!step.readings().contains(Reading.PITCH)) {
             return Optional.empty();
         }
-        Tuned tuned = tuned(run, step, instrument);
+        Tuned tuned = tuned(run, step, instrument, goingOn);
         return tuned.grounds().next().map(next -> new BenchPage.Round(next, tuned.learnedFrom()));
     }
 
@@ -194,10 +195,10 @@ class BenchPages {
 
     /** {@return the same, where the instrument is known} */
     TuningGrounds tuning(Run run, Step step, Instrument instrument) {
-        return tuned(run, step, instrument).grounds();
+        return tuned(run, step, instrument, goingOn(run)).grounds();
     }
 
-    private Tuned tuned(Run run, Step step, Instrument instrument) {
+    private static Tuned tuned(Run run, Step step, Instrument instrument, Map<Position, StringKind> goingOn) {
         BenchState state = run.state();
         Set<Position> replaced = EnumSet.noneOf(Position.class);
         replaced.addAll(state.changed());
@@ -206,7 +207,7 @@ class BenchPages {
             replaced.add(raised);
         }
         SetUp setUp = state.plan().setUp();
-        Map<Position, StringSpec> specs = strings(run, instrument, replaced);
+        Map<Position, StringSpec> specs = strings(instrument, goingOn, replaced);
         Evidence evidence = Coupling.add(instrument.coupling(), Learned.sinkings(setUp, specs, run.events()));
         return new Tuned(
                 new TuningGrounds(

@@ -48,7 +48,7 @@ public class StringKinds {
 
     /** {@return some kinds, by their ids} */
     public Map<UUID, StringKind> some(Collection<UUID> ids) {
-        return kinds.findAllById(ids).stream()
+        return kinds.findByIdIn(ids).stream()
                 .map(StringKindEntity::view)
                 .collect(Collectors.toMap(StringKind::id, Function.identity()));
     }
