@@ -200,6 +200,25 @@ class SignInIT extends InRequests {
         assertThat(bench.get("/").body()).contains("name=\"signIn\"");
     }
 
+    /** To look at a page is no reason to wait for a disk. */
+    @Test
+    void whenASessionWasUsedIsKeptToTheMinute() throws Exception {
+        Device bench = new Device(address()).signIn("bench");
+        long used = used();
+        bench.get("/");
+        assertThat(used()).isEqualTo(used);
+        database.sql("update spring_session set last_access_time = last_access_time - 61000")
+                .update();
+        bench.get("/");
+        assertThat(used()).isGreaterThanOrEqualTo(used);
+    }
+
+    private long used() {
+        return database.sql("select last_access_time from spring_session")
+                .query(Long.class)
+                .single();
+    }
+
     private <S extends Session> void grows(SessionRepository<S> repository, Duration old) {
         String id = database.sql("select session_id from spring_session")
                 .query(String.class)
