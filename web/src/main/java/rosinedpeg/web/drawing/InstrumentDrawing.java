@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.setup.Place;
@@ -57,6 +58,10 @@ public record InstrumentDrawing(
     private static final double NECK_SHARE = 130 / 328.0;
 
     private static final double BOARD_SHARE = 0.825;
+
+    private static final double SCROLL_WIDTH = 7;
+    private static final double NUT_WIDTH = 4;
+    private static final double BRIDGE_WIDTH = 5;
 
     /**
      * Draws an instrument.
@@ -137,6 +142,23 @@ public record InstrumentDrawing(
                 pegs,
                 strings,
                 ring(setUp, hand, place, position, half));
+    }
+
+    /** {@return what is drawn but for the ring, as SVG, the later over the earlier} */
+    public String svg() {
+        Stream<Stroke> head = Stream.of(
+                new Stroke(scroll, SCROLL_WIDTH, "curl"),
+                new Stroke(pegbox, 0, "wood"),
+                new Stroke(pegboxInside, 0, "inside"));
+        Stream<Stroke> belly = Stream.of(new Stroke(body, 0, "body"));
+        Stream<Stroke> over = Stream.of(
+                new Stroke(fingerboard, 0, "ebony"),
+                new Stroke(tailpiece, 0, "ebony"),
+                new Stroke(nut, NUT_WIDTH, "bone"),
+                new Stroke(bridge, BRIDGE_WIDTH, "bridge"));
+        Stream<Stroke> stretched =
+                strings.stream().map(string -> new Stroke(string.path(), string.width(), "string " + string.state()));
+        return Stroke.svg(head, pegs.stream(), belly, soundHoles.stream(), over, stretched);
     }
 
     /** A peg or machine with its shaft across the pegbox. */
@@ -225,7 +247,7 @@ public record InstrumentDrawing(
                                 x * 0.158,
                                 bridgeY + body * 0.085),
                 body * 0.0105,
-                "sound-hole");
+                "hole");
     }
 
     private static String scroll(double boxEnd, double curl) {

@@ -9,8 +9,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -148,10 +146,7 @@ public record Strands(
         Stream<Stroke> stretched =
                 strings.stream().map(string -> new Stroke(string.path(), string.width(), "string " + string.state()));
         Stream<Stroke> loose = fraying.isEmpty() ? Stream.of() : Stream.of(new Stroke(fraying, FRAYED, "fray"));
-        return Stream.of(wood, pegs.stream(), over, stretched, loose)
-                .flatMap(Function.identity())
-                .map(stroke -> new Mark.Path(stroke.path(), stroke.width(), stroke.state()).svg())
-                .collect(Collectors.joining());
+        return Stroke.svg(wood, pegs.stream(), over, stretched, loose);
     }
 
     /** A peg or machine, its shaft across the pegbox; never so small that it cannot be told what it is. */

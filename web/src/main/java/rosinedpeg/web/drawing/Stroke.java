@@ -1,5 +1,9 @@
 package rosinedpeg.web.drawing;
 
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
 /**
  * A line of a drawing.
  *
@@ -8,6 +12,15 @@ package rosinedpeg.web.drawing;
  * @param state what the line stands for, completing a style class
  */
 public record Stroke(String path, double width, String state) {
+
+    /** {@return what is drawn, as SVG: the later over the earlier} */
+    @SafeVarargs
+    static String svg(Stream<Stroke>... parts) {
+        return Stream.of(parts)
+                .flatMap(Function.identity())
+                .map(stroke -> new Mark.Path(stroke.path(), stroke.width(), stroke.state()).svg())
+                .collect(Collectors.joining());
+    }
 
     /** {@return a number with at most two decimals; a page has thousands of them} */
     static String number(double value) {
