@@ -118,14 +118,20 @@ record BenchPage(
         return step().map(now -> plan().minutesFrom(now.index())).orElse(0.0);
     }
 
-    /** {@return what can go wrong} */
-    public Mishap.Kind[] mishapKinds() {
-        return Mishap.Kind.values();
+    /** {@return what can be chosen when something went wrong} */
+    public WentWrong wentWrong() {
+        return WentWrong.ALL;
     }
 
-    /** {@return where a string can break} */
-    public BreakPlace[] breakPlaces() {
-        return BreakPlace.values();
+    /**
+     * What can be chosen when something went wrong.
+     *
+     * @param kinds what can
+     * @param places where a string can break
+     */
+    record WentWrong(List<Mishap.Kind> kinds, List<BreakPlace> places) {
+
+        private static final WentWrong ALL = new WentWrong(List.of(Mishap.Kind.values()), List.of(BreakPlace.values()));
     }
 
     /**

@@ -1,5 +1,8 @@
 package rosinedpeg.web.platform;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.Locale;
 import java.util.Map;
 import org.springframework.context.ApplicationContext;
 import org.springframework.context.i18n.LocaleContextHolder;
@@ -15,8 +18,15 @@ import org.thymeleaf.spring6.expression.ThymeleafEvaluationContext;
 @Component
 public class Fragments {
 
+    /** More than there are templates that show everybody the same. */
+    private static final int KEPT = 100;
+
     private final SpringTemplateEngine templates;
     private final ApplicationContext beans;
+    private final Cache<Same, String> kept =
+            Caffeine.newBuilder().maximumSize(KEPT).build();
+
+    private record Same(String template, Object of, Locale locale) {}
 
     Fragments(SpringTemplateEngine templates, ApplicationContext beans) {
         this.templates = templates;
@@ -36,5 +46,17 @@ public class Fragments {
                 ThymeleafEvaluationContext.THYMELEAF_EVALUATION_CONTEXT_CONTEXT_VARIABLE_NAME,
                 new ThymeleafEvaluationContext(beans, null));
         return templates.process(template, context);
+    }
+
+    /**
+     * One template that shows everybody the same, laid out once in each language. In templates: {@code @fragments}.
+     *
+     * @param template its name
+     * @param of what it shows, which it knows as {@code of}; of what equals it, it shows the same
+     * @return that
+     */
+    public String same(String template, Object of) {
+        return kept.get(
+                new Same(template, of, LocaleContextHolder.getLocale()), same -> layOut(template, Map.of("of", of)));
     }
 }
