@@ -24,7 +24,7 @@ import rosinedpeg.web.platform.SignedIn;
 @Controller
 class PeopleController {
 
-    private static final String LAST = "people.last";
+    private static final String LAST_KEEPER = "people.last";
 
     private final Accounts accounts;
     private final OneTimeLinks links;
@@ -107,7 +107,7 @@ class PeopleController {
             return show(person, model);
         }
         Role role = id.equals(account.accountId()) ? account.role() : form.role();
-        tell(accounts.change(person, name.orElseThrow(), role) ? "people.changed" : LAST, name.get(), redirect);
+        tell(accounts.change(person, name.orElseThrow(), role) ? "people.changed" : LAST_KEEPER, name.get(), redirect);
         return "redirect:/people";
     }
 
@@ -157,7 +157,7 @@ class PeopleController {
             @AuthenticationPrincipal SignedIn account,
             RedirectAttributes redirect) {
         if (!id.equals(account.accountId()) && !accounts.setActive(account.workshopId(), id, active)) {
-            tell(LAST, "", redirect);
+            tell(LAST_KEEPER, "", redirect);
         }
         return "redirect:/people";
     }
@@ -167,7 +167,7 @@ class PeopleController {
     @PostMapping("/people/{id}/remove")
     String remove(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, RedirectAttributes redirect) {
         if (!id.equals(account.accountId())) {
-            tell(leaving.remove(account.workshopId(), id) ? "people.removed" : LAST, "", redirect);
+            tell(leaving.remove(account.workshopId(), id) ? "people.removed" : LAST_KEEPER, "", redirect);
         }
         return "redirect:/people";
     }

@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.setup.Place;
@@ -23,31 +22,13 @@ import rosinedpeg.core.strings.Position;
  * instrument of the same vibrating length.
  *
  * @param viewBox what is seen of it
- * @param body outline of the body
- * @param soundHoles the two f-holes
- * @param pegbox outline of the pegbox
- * @param pegboxInside what is hollow of it
- * @param scroll its curl
- * @param fingerboard its outline
- * @param nut a line
- * @param bridge a line
- * @param tailpiece its outline
- * @param pegs shafts with their heads
- * @param strings the strings, thickness to scale
+ * @param under all that lies under the strings, the later over the earlier
+ * @param strings the strings, I first, thickness to scale
  * @param ring the place of the step, unless it is the whole instrument
  */
 public record InstrumentDrawing(
         String viewBox,
-        String body,
-        List<Stroke> soundHoles,
-        String pegbox,
-        String pegboxInside,
-        String scroll,
-        String fingerboard,
-        String nut,
-        String bridge,
-        String tailpiece,
-        List<Stroke> pegs,
+        List<Stroke> under,
         List<Stroke> strings,
         @Nullable Ring ring) {
 
@@ -115,50 +96,53 @@ public record InstrumentDrawing(
         double top = boxEnd - curl * 2.6;
         double bottom = bodyTop + body * 1.03;
         double half = body * 0.34;
-        return new InstrumentDrawing(
-                Stroke.number(-half) + " " + Stroke.number(top) + " " + Stroke.number(2 * half) + " "
-                        + Stroke.number(bottom - top),
-                body(bodyTop, body),
-                List.of(soundHole(1, length, body), soundHole(-1, length, body)),
+        List<Stroke> under = new ArrayList<>();
+        under.add(new Stroke(scroll(boxEnd, curl), SCROLL_WIDTH, "curl"));
+        under.add(new Stroke(
                 move(-boxHalf, 0) + line(-boxEndHalf, boxEnd) + line(boxEndHalf, boxEnd) + line(boxHalf, 0) + "Z",
+                0,
+                "wood"));
+        under.add(new Stroke(
                 move(-insideHalf, 0)
                         + line(-insideEndHalf, boxEnd * 0.97)
                         + line(insideEndHalf, boxEnd * 0.97)
                         + line(insideHalf, 0)
                         + "Z",
-                scroll(boxEnd, curl),
+                0,
+                "inside"));
+        under.addAll(pegs);
+        under.add(new Stroke(body(bodyTop, body), 0, "body"));
+        under.add(soundHole(1, length, body));
+        under.add(soundHole(-1, length, body));
+        under.add(new Stroke(
                 move(-boardHalf, 0)
                         + line(-boardEndHalf, boardEnd)
                         + line(boardEndHalf, boardEnd)
                         + line(boardHalf, 0)
                         + "Z",
-                move(-boardHalf, 0) + line(boardHalf, 0),
-                move(-bridgeHalf * 1.2, length) + line(bridgeHalf * 1.2, length),
+                0,
+                "ebony"));
+        under.add(new Stroke(
                 move(-bridgeHalf * 0.78, length + after)
                         + line(-bridgeHalf * 0.42, bodyTop + body * 0.975)
                         + line(bridgeHalf * 0.42, bodyTop + body * 0.975)
                         + line(bridgeHalf * 0.78, length + after)
                         + "Z",
-                pegs,
+                0,
+                "ebony"));
+        under.add(new Stroke(move(-boardHalf, 0) + line(boardHalf, 0), NUT_WIDTH, "bone"));
+        under.add(new Stroke(move(-bridgeHalf * 1.2, length) + line(bridgeHalf * 1.2, length), BRIDGE_WIDTH, "bridge"));
+        return new InstrumentDrawing(
+                Stroke.number(-half) + " " + Stroke.number(top) + " " + Stroke.number(2 * half) + " "
+                        + Stroke.number(bottom - top),
+                under,
                 strings,
                 ring(setUp, hand, place, position, half));
     }
 
-    /** {@return what is drawn but for the ring, as SVG, the later over the earlier} */
+    /** {@return what is drawn but for the ring, as SVG} */
     public String svg() {
-        Stream<Stroke> head = Stream.of(
-                new Stroke(scroll, SCROLL_WIDTH, "curl"),
-                new Stroke(pegbox, 0, "wood"),
-                new Stroke(pegboxInside, 0, "inside"));
-        Stream<Stroke> belly = Stream.of(new Stroke(body, 0, "body"));
-        Stream<Stroke> over = Stream.of(
-                new Stroke(fingerboard, 0, "ebony"),
-                new Stroke(tailpiece, 0, "ebony"),
-                new Stroke(nut, NUT_WIDTH, "bone"),
-                new Stroke(bridge, BRIDGE_WIDTH, "bridge"));
-        Stream<Stroke> stretched =
-                strings.stream().map(string -> new Stroke(string.path(), string.width(), "string " + string.state()));
-        return Stroke.svg(head, pegs.stream(), belly, soundHoles.stream(), over, stretched);
+        return Stroke.svg(under.stream(), Stroke.asStrings(strings));
     }
 
     /** A peg or machine with its shaft across the pegbox. */

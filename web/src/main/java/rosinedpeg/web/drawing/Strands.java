@@ -143,10 +143,8 @@ public record Strands(
                 new Stroke(tailpiece, 0, "ebony"),
                 new Stroke(nut, 0, "bone"),
                 new Stroke(bridge, 0, "wood"));
-        Stream<Stroke> stretched =
-                strings.stream().map(string -> new Stroke(string.path(), string.width(), "string " + string.state()));
         Stream<Stroke> loose = fraying.isEmpty() ? Stream.of() : Stream.of(new Stroke(fraying, FRAYED, "fray"));
-        return Stroke.svg(wood, pegs.stream(), over, stretched, loose);
+        return Stroke.svg(wood, pegs.stream(), over, Stroke.asStrings(strings), loose);
     }
 
     /** A peg or machine, its shaft across the pegbox; never so small that it cannot be told what it is. */

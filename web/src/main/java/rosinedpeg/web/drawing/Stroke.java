@@ -1,5 +1,6 @@
 package rosinedpeg.web.drawing;
 
+import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -20,6 +21,11 @@ public record Stroke(String path, double width, String state) {
                 .flatMap(Function.identity())
                 .map(stroke -> new Mark.Path(stroke.path(), stroke.width(), stroke.state()).svg())
                 .collect(Collectors.joining());
+    }
+
+    /** {@return lines that stand for strings, in the class of all of them and in that of their state} */
+    static Stream<Stroke> asStrings(List<Stroke> strings) {
+        return strings.stream().map(string -> new Stroke(string.path(), string.width(), "string " + string.state()));
     }
 
     /** {@return a number with at most two decimals; a page has thousands of them} */
