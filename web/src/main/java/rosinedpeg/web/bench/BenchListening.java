@@ -26,8 +26,8 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.working.TuningGrounds;
-import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Stringing;
 import rosinedpeg.web.listen.HearingWords;
 import rosinedpeg.web.listen.Listened;
 import rosinedpeg.web.listen.Listener;
@@ -198,7 +198,7 @@ class BenchListening implements Listened {
         private final UUID run;
         private long seen = -1;
         private @Nullable Run now;
-        private @Nullable Instrument instrument;
+        private @Nullable Stringing instrument;
         private @Nullable AtStep atStep;
         /** Heard at the step in hand: what nobody has plucked in this round may have sunk unheard. */
         private final Set<Position> plucked = EnumSet.noneOf(Position.class);
@@ -235,9 +235,9 @@ class BenchListening implements Listened {
                     || !read.state().now().equals(now.state().now())) {
                 plucked.clear();
                 // At one step it stays as it is, however often a string is plucked.
-                instrument = instruments.get(read.instrumentId());
+                instrument = instruments.stringing(read.instrumentId());
             }
-            Instrument known = instrument;
+            Stringing known = instrument;
             // What was taken back was not heard.
             plucked.retainAll(read.state().pitchCents().keySet());
             now = read;

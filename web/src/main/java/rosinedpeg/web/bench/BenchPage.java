@@ -23,7 +23,7 @@ import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Beforehand;
-import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Stringing;
 
 /**
  * A run at the bench.
@@ -51,7 +51,7 @@ import rosinedpeg.web.instrument.Instrument;
  */
 record BenchPage(
         Run run,
-        Instrument instrument,
+        Stringing instrument,
         Optional<Beforehand> beforehand,
         List<OwedWork> owed,
         Optional<DayAtBench.Rest> rest,

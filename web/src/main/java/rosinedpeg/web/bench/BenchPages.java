@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,8 +43,8 @@ import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Inspections;
-import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Stringing;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.listen.PitchFrom;
@@ -94,16 +95,16 @@ class BenchPages {
      * @return its page
      */
     BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
-        Instrument instrument = instruments.get(run.instrumentId());
+        Stringing instrument = instruments.stringing(run.instrumentId());
         BenchState state = run.state();
-        Map<Position, StringKind> goingOn = goingOn(run);
+        Map<Position, StringKind> goingOn = goingOn(run, instrument);
         Optional<Step> step = state.now();
         boolean looking = step.filter(now -> now.kind() == StepKind.LOOK_OVER).isPresent();
         int reached = step.map(Step::index).orElse(run.steps());
         return new BenchPage(
                 run,
                 instrument,
-                looking ? Optional.of(inspections.beforehand(instrument)) : Optional.empty(),
+                looking ? Optional.of(inspections.beforehand(instruments.get(run.instrumentId()))) : Optional.empty(),
                 state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
                 state.over() ? day.rest() : Optional.empty(),
                 sources.there(PitchFrom.DEVICE),
@@ -139,16 +140,20 @@ class BenchPages {
         return inHand;
     }
 
-    /** {@return the kinds that a run puts on} */
-    private Map<Position, StringKind> goingOn(Run run) {
-        Map<UUID, StringKind> known = kinds.some(run.replacements().values());
+    /** {@return the kinds that a run puts on; those that are on the instrument already are known with it} */
+    private Map<Position, StringKind> goingOn(Run run, Stringing instrument) {
+        Map<UUID, StringKind> known = new HashMap<>();
+        instrument.strings().forEach(on -> known.put(on.kind().id(), on.kind()));
+        known.putAll(kinds.some(run.replacements().values().stream()
+                .filter(kind -> !known.containsKey(kind))
+                .collect(Collectors.toSet())));
         Map<Position, StringKind> goingOn = new EnumMap<>(Position.class);
         run.replacements().forEach((position, kind) -> goingOn.put(position, requireNonNull(known.get(kind))));
         return goingOn;
     }
 
     /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
-    private static View pegbox(ChangePlan plan, Step step, Instrument instrument, Map<Position, StringKind> goingOn) {
+    private static View pegbox(ChangePlan plan, Step step, Stringing instrument, Map<Position, StringKind> goingOn) {
         Map<Position, StringSpec> specs = strings(instrument, goingOn, goingOn.keySet());
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
         specs.keySet().forEach(position -> choices.put(position, plan.windingOf(position)));
@@ -171,7 +176,7 @@ class BenchPages {
 
     /** The strings of the instrument, those at some positions replaced by what the run puts on. */
     private static Map<Position, StringSpec> strings(
-            Instrument instrument, Map<Position, StringKind> goingOn, Collection<Position> replaced) {
+            Stringing instrument, Map<Position, StringKind> goingOn, Collection<Position> replaced) {
         Map<Position, StringSpec> specs = new EnumMap<>(instrument.specs());
         replaced.forEach(position ->
                 specs.put(position, requireNonNull(goingOn.get(position)).spec()));
@@ -180,7 +185,7 @@ class BenchPages {
 
     /** What to touch next, and how far the others sink with it, where pitches are read. */
     private static Optional<BenchPage.Round> round(
-            Run run, Step step, Instrument instrument, Map<Position, StringKind> goingOn) {
+            Run run, Step step, Stringing instrument, Map<Position, StringKind> goingOn) {
         if (!step.readings().contains(Reading.PITCH)) {
             return Optional.empty();
         }
@@ -190,15 +195,15 @@ class BenchPages {
 
     /** {@return what tuning at a step rests on} */
     TuningGrounds tuning(Run run, Step step) {
-        return tuning(run, step, instruments.get(run.instrumentId()));
+        return tuning(run, step, instruments.stringing(run.instrumentId()));
     }
 
     /** {@return the same, where the instrument is known} */
-    TuningGrounds tuning(Run run, Step step, Instrument instrument) {
-        return tuned(run, step, instrument, goingOn(run)).grounds();
+    TuningGrounds tuning(Run run, Step step, Stringing instrument) {
+        return tuned(run, step, instrument, goingOn(run, instrument)).grounds();
     }
 
-    private static Tuned tuned(Run run, Step step, Instrument instrument, Map<Position, StringKind> goingOn) {
+    private static Tuned tuned(Run run, Step step, Stringing instrument, Map<Position, StringKind> goingOn) {
         BenchState state = run.state();
         Set<Position> replaced = EnumSet.noneOf(Position.class);
         replaced.addAll(state.changed());
@@ -247,7 +252,7 @@ class BenchPages {
                 .toList();
     }
 
-    private static InstrumentDrawing drawing(BenchState state, Optional<Step> step, Instrument instrument) {
+    private static InstrumentDrawing drawing(BenchState state, Optional<Step> step, Stringing instrument) {
         Map<Position, Double> diameters = new EnumMap<>(Position.class);
         instrument
                 .strings()

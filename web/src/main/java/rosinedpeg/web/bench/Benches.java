@@ -27,6 +27,7 @@ import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.bench.RunRepository.UpTo;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Held;
 import rosinedpeg.web.drawer.RunNeeds;
@@ -154,8 +155,8 @@ public class Benches {
      * @throws UnreadableRunException when it cannot be read
      */
     public Run get(UUID id) {
-        RunEntity run = runs.findById(id).orElseThrow(() -> new NotFoundException("run " + id));
-        return view(run, ledger(run));
+        UpTo found = runs.upTo(id).orElseThrow(() -> new NotFoundException("run " + id));
+        return view(found.run(), ledger(found.run(), Optional.ofNullable(found.lastEvent())));
     }
 
     /**
@@ -347,7 +348,11 @@ public class Benches {
 
     /** The ledger of a run as it is now. */
     private Ledger ledger(RunEntity run) {
-        Ledger read = events.last(run.id()).map(ledgers::getIfPresent).orElse(null);
+        return ledger(run, events.last(run.id()));
+    }
+
+    private Ledger ledger(RunEntity run, Optional<UUID> lastEvent) {
+        Ledger read = lastEvent.map(ledgers::getIfPresent).orElse(null);
         return read != null ? read : ledger(run, events.findByRunIdInOrderBySequence(List.of(run.id())));
     }
 

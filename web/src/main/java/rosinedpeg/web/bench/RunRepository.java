@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -48,6 +49,19 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
                     + " left join RunEventEntity event on event.runId = run.id"
                     + " where run.outcome = OPEN and run.instrumentId in :instrumentIds group by run.instrumentId")
     List<AtSequence> lastSequences(Collection<UUID> instrumentIds);
+
+    /**
+     * A run and how far its ledger goes.
+     *
+     * @param run the run
+     * @param lastEvent the id of the last row of its ledger, {@code null} before the first
+     */
+    record UpTo(RunEntity run, @Nullable UUID lastEvent) {}
+
+    @Query(
+            "select new rosinedpeg.web.bench.RunRepository$UpTo(run, (select event.id from RunEventEntity event"
+                    + " where event.runId = run.id order by event.sequence desc limit 1)) from RunEntity run where run.id = :id")
+    Optional<UpTo> upTo(UUID id);
 
     @Lock(LockModeType.PESSIMISTIC_WRITE)
     @Query("select run from RunEntity run where run.id = :id")

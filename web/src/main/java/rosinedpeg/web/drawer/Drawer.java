@@ -397,19 +397,12 @@ public class Drawer {
 
     /** {@return what a run has in hand for each place: of several packets the last, and none where the drawer had none} */
     public Map<Position, InDrawer> inHand(UUID runId) {
-        Map<UUID, InDrawer> views = strings.findByRunId(runId).stream()
-                .map(DrawerStringEntity::view)
-                .collect(toMap(InDrawer::id, Function.identity()));
-        Map<Position, InDrawer> inHand = new EnumMap<>(Position.class);
-        takes.findByRunIdOrderByPositionAscTurnAsc(runId).forEach(take -> {
-            InDrawer string = take.stringId() == null ? null : views.get(take.stringId());
-            if (string == null) {
-                inHand.remove(take.position());
-            } else {
-                inHand.put(take.position(), string);
-            }
-        });
-        return inHand;
+        return takes.inHand(runId).stream()
+                .collect(toMap(
+                        DrawerTakeRepository.InHand::position,
+                        held -> held.string().view(),
+                        (one, other) -> one,
+                        () -> new EnumMap<>(Position.class)));
     }
 
     /** {@return what the old ones among some strings were on an instrument, by the strings' own ids} */

@@ -57,6 +57,19 @@ public record Instrument(
         Optional<Instant> retiredAt,
         int version) {
 
+    /** {@return as much of it as hands at work on it ask} */
+    public Stringing stringing() {
+        return new Stringing(
+                id,
+                name,
+                setUp,
+                strings.stream()
+                        .map(string -> new Stringing.One(string.fittedId(), string.position(), string.kind()))
+                        .toList(),
+                coupling,
+                stuck);
+    }
+
     /** {@return what a plan has to know of it beside its set-up} */
     public Particulars particulars() {
         return new Particulars(bands, Guard.of(fittings.parchment(), fittings.tube() && !fittings.parchment()), stuck);
@@ -79,9 +92,7 @@ public record Instrument(
 
     /** {@return the figures of the strings on it} */
     public Map<Position, StringSpec> specs() {
-        Map<Position, StringSpec> specs = new EnumMap<>(Position.class);
-        strings.forEach(string -> specs.put(string.position(), string.kind().spec()));
-        return specs;
+        return stringing().specs();
     }
 
     /**

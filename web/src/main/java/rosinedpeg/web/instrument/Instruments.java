@@ -130,6 +130,29 @@ public class Instruments implements LogSource {
     }
 
     /**
+     * How one instrument is strung, without what its diary says of the strings; four queries, where the whole of it takes six.
+     *
+     * @throws NotFoundException when this workshop has none with that id
+     */
+    public Stringing stringing(UUID id) {
+        InstrumentEntity instrument = entity(id);
+        List<FittedNow> on = fitted.now(List.of(id));
+        Map<UUID, StringKind> known = kinds(on.stream());
+        return new Stringing(
+                id,
+                instrument.name(),
+                instrument.setUp(
+                        figures(measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(List.of(id)))),
+                on.stream()
+                        .sorted(Comparator.comparing(FittedNow::position))
+                        .map(string -> new Stringing.One(
+                                string.id(), string.position(), requireNonNull(known.get(string.kindId()))))
+                        .toList(),
+                instrument.coupling(),
+                instrument.stuck());
+    }
+
+    /**
      * One instrument with every string on it.
      *
      * @throws NotFoundException when this workshop has none with that id
@@ -856,13 +879,14 @@ public class Instruments implements LogSource {
                 .min(Comparator.naturalOrder())
                 .orElse(Instant.MAX);
         return new Reckoning(
-                kinds.some(on.values().stream()
-                        .flatMap(List::stream)
-                        .map(FittedNow::kindId)
-                        .collect(Collectors.toSet())),
+                kinds(on.values().stream().flatMap(List::stream)),
                 occasions.holidays(),
                 since.equals(Instant.MAX) ? Map.of() : occasions.played(on.keySet(), since),
                 CurrentWorkshop.zone());
+    }
+
+    private Map<UUID, StringKind> kinds(Stream<FittedNow> on) {
+        return kinds.some(on.map(FittedNow::kindId).collect(Collectors.toSet()));
     }
 
     /**
@@ -898,19 +922,15 @@ public class Instruments implements LogSource {
 
     private Instrument view(
             InstrumentEntity entity, List<MeasurementEntity> measured, List<FittedNow> on, Reckoning reckoning) {
-        Map<Measurable, Figure> figures = new HashMap<>();
         Map<Position, List<Collar>> collars = new EnumMap<>(Position.class);
         for (MeasurementEntity one : measured) {
             Measurable measurable = one.measurable();
-            figures.put(
-                    measurable,
-                    Figure.measured(one.value(), measurable.quantity().unit()));
             if (measurable.quantity() == Quantity.COLLAR_TO_WALL) {
                 collars.computeIfAbsent(measurable.position(), none -> new ArrayList<>())
                         .add(new Collar(one.measuredOn(), one.value()));
             }
         }
-        SetUp setUp = entity.setUp(figures);
+        SetUp setUp = entity.setUp(figures(measured));
         List<StringOn> strings = strings(entity.listed(), on, reckoning);
         return new Instrument(
                 entity.id(),
@@ -931,5 +951,14 @@ public class Instruments implements LogSource {
                 entity.bands(),
                 entity.retiredAt(),
                 entity.version());
+    }
+
+    /** What was measured, the last of each. */
+    private static Map<Measurable, Figure> figures(List<MeasurementEntity> measured) {
+        Map<Measurable, Figure> figures = new HashMap<>();
+        measured.forEach(one -> figures.put(
+                one.measurable(),
+                Figure.measured(one.value(), one.measurable().quantity().unit())));
+        return figures;
     }
 }

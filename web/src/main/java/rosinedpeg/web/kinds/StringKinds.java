@@ -48,9 +48,11 @@ public class StringKinds {
 
     /** {@return some kinds, by their ids} */
     public Map<UUID, StringKind> some(Collection<UUID> ids) {
-        return kinds.findByIdIn(ids).stream()
-                .map(StringKindEntity::view)
-                .collect(Collectors.toMap(StringKind::id, Function.identity()));
+        return ids.isEmpty()
+                ? Map.of()
+                : kinds.findByIdIn(ids).stream()
+                        .map(StringKindEntity::view)
+                        .collect(Collectors.toMap(StringKind::id, Function.identity()));
     }
 
     /** {@return the kinds that are for an instrument, in the order they are offered: usual ones of its own size come last} */

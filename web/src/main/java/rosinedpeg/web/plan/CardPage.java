@@ -49,7 +49,7 @@ record CardPage(
     }
 
     private static List<Map<StepFigure, String>> workings(Instrument instrument, Course course) {
-        StepWorkings workings = StepWorkings.of(instrument, course.plan(), course.newStrings());
+        StepWorkings workings = StepWorkings.of(instrument.stringing(), course.plan(), course.newStrings());
         return course.plan().steps().stream().map(workings::of).toList();
     }
 }

@@ -14,7 +14,7 @@ import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.core.working.InstrumentFigure;
 import rosinedpeg.core.working.InstrumentGrounds;
-import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.Stringing;
 import rosinedpeg.web.kinds.StringKind;
 
 /**
@@ -35,7 +35,7 @@ public final class StepWorkings {
     private final Map<Position, UUID> newKinds;
     private final InstrumentGrounds grounds;
 
-    private StepWorkings(Instrument instrument, ChangePlan plan, Map<Position, StringKind> newStrings) {
+    private StepWorkings(Stringing instrument, ChangePlan plan, Map<Position, StringKind> newStrings) {
         this.instrument = instrument.id();
         this.plan = plan;
         this.strings = new EnumMap<>(Position.class);
@@ -56,7 +56,7 @@ public final class StepWorkings {
      * @param newStrings what it puts on, by where
      * @return where its steps' figures show how they came about
      */
-    public static StepWorkings of(Instrument instrument, ChangePlan plan, Map<Position, StringKind> newStrings) {
+    public static StepWorkings of(Stringing instrument, ChangePlan plan, Map<Position, StringKind> newStrings) {
         return new StepWorkings(instrument, plan, newStrings);
     }
 
