@@ -15,7 +15,7 @@ import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Position;
 
 /**
- * Listens. Samples go in as they come; out come verdicts, one about every 20 ms while something sounds.
+ * Listens. Samples go in as they come; out come verdicts while something sounds, one about every 20 ms until it is sure of a string, then every 40 ms.
  *
  * <p>A pluck is where a hundredth of a second is much louder than any of the ones before it; what sounded until then belongs to the room and
  * is left out of what follows. From 20 ms after it short stretches are read one after the other, each by its partials ({@link Partials}): the
@@ -36,7 +36,10 @@ public final class Ear {
 
     private static final double KEPT_SECONDS = 1.5;
     private static final double HOP_SECONDS = 0.01;
-    private static final int HOPS_BETWEEN = 1;
+    /** A stretch is read at every second of these, and at every fourth once a string is heard and there is enough of it for a long one. */
+    private static final int HOPS_A_READING = 2;
+
+    private static final int HOPS_A_LONG_READING = 4;
     /** A finger leaves a string in about so long. */
     private static final double PLUCKS_SECONDS = 0.02;
     /** So many times the energy of the loudest of the moments before it is a pluck; two lie at least so far apart. */
@@ -84,6 +87,7 @@ public final class Ear {
     private double energy;
     private long onset;
     private boolean rung;
+    private boolean sure;
     private int hopsSinceRead;
     private @Nullable Spectrum before;
     private double beforeEnergy;
@@ -163,8 +167,9 @@ public final class Ear {
         }
         onset = begins;
         rung = false;
+        sure = false;
         readings.clear();
-        hopsSinceRead = HOPS_BETWEEN;
+        hopsSinceRead = HOPS_A_READING;
     }
 
     /** What sounds while no string does; the quietest of it is kept. */
@@ -191,7 +196,7 @@ public final class Ear {
 
     private void read(List<Hearing> heard) {
         hopsSinceRead++;
-        if (hopsSinceRead <= HOPS_BETWEEN || count - begun() < stretch) {
+        if (hopsSinceRead < hopsAReading() || count - begun() < stretch) {
             return;
         }
         hopsSinceRead = 0;
@@ -211,7 +216,9 @@ public final class Ear {
         if (before == null && readings.isEmpty() && count >= BEFORE_SECONDS * rate) {
             learnRoom(last((int) (BEFORE_SECONDS * rate), 0));
         }
-        heard.add(verdict(now));
+        Hearing verdict = verdict(now);
+        sure = verdict instanceof Hearing.Heard;
+        heard.add(verdict);
     }
 
     /** What has sounded since the ear listens, at a multiple of what the mains have, is their hum. */
@@ -232,6 +239,14 @@ public final class Ear {
         return onset == 0 ? 0 : onset + Math.round(PLUCKS_SECONDS * rate);
     }
 
+    private int hopsAReading() {
+        return sure && isLong() ? HOPS_A_LONG_READING : HOPS_A_READING;
+    }
+
+    private boolean isLong() {
+        return count - begun() >= LONGER * stretch;
+    }
+
     private Hearing verdict(double now) {
         List<Since> clear =
                 readings.stream().filter(one -> one.reading().clear()).toList();
@@ -240,9 +255,8 @@ public final class Ear {
         }
         Optional<Lately> agreed = agreed(clear, now);
         Optional<Double> pitch = agreed.map(Lately::hertz);
-        int sounded = (int) Math.min(count - begun(), LONG_SECONDS * rate);
-        if (sounded >= LONGER * stretch) {
-            double[] values = last(sounded, 0);
+        if (isLong()) {
+            double[] values = last((int) Math.min(count - begun(), LONG_SECONDS * rate), 0);
             Optional<Double> middle = agreed.map(
                             some -> finder.middle(some.hertz(), some.spreadCents(), values, rate, before))
                     .or(() -> finder.findStill(values, rate, before)
@@ -262,7 +276,7 @@ public final class Ear {
                 .toArray();
         double middle = sorted[sorted.length / 2];
         long alike = alike(clear, middle);
-        boolean fresh = clear.get(clear.size() - 1).atSeconds() > now - 2 * (HOPS_BETWEEN + 1) * HOP_SECONDS;
+        boolean fresh = clear.get(clear.size() - 1).atSeconds() > now - 2 * hopsAReading() * HOP_SECONDS;
         return fresh && alike >= AGREE && alike >= MOST_AGREE * clear.size()
                 ? Optional.of(lately(middle, now))
                 : Optional.empty();
