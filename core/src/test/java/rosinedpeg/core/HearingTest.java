@@ -15,7 +15,6 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rosinedpeg.core.hearing.Awaited;
 import rosinedpeg.core.hearing.Ear;
@@ -91,33 +90,6 @@ class HearingTest {
         });
         double latest = sounding < 60 ? 0.5 : 0.25;
         assertThat(heard.get(0).atSeconds() - BEGINS_SECONDS).isLessThanOrEqualTo(latest);
-    }
-
-    /** Several who play one string beat, and a bow sways: what counts is the middle of it, not what is loudest at the moment. */
-    @ParameterizedTest
-    @CsvSource({"-8, 1, 7, 0", "-3, 0, 3, 0", "0, 0, 0, 25"})
-    void hearsTheMiddleOfWhatWavers(double one, double another, double third, double swayCents) {
-        SetUp cello = Examples.instrument(Family.CELLO);
-        double rate = 22_050;
-        double[] values = new double[(int) ((BEGINS_SECONDS + 0.8) * rate)];
-        for (double cents : List.of(one, another, third)) {
-            PluckedString string = string(cello, Position.III, cents);
-            double turns = 0;
-            for (int i = (int) (BEGINS_SECONDS * rate); i < values.length; i++) {
-                double seconds = i / rate - BEGINS_SECONDS;
-                turns += string.pitchHz() * Math.pow(2, swayCents / 1200 * Math.sin(35 * seconds)) / rate;
-                for (int n = 1; n <= 8; n++) {
-                    values[i] += 0.1 / n * Math.sin(2 * Math.PI * n * turns);
-                }
-            }
-        }
-        List<Hearing.Heard> heard = heard(hear(Awaited.open(cello).inHand(Position.III), values, rate));
-        double middle = string(cello, Position.III, 0).pitchHz();
-        assertThat(heard)
-                .filteredOn(each -> each.atSeconds() > BEGINS_SECONDS + 0.6)
-                .hasSizeGreaterThan(3)
-                .allSatisfy(each -> assertThat(1200 * Math.log(each.hertz() / middle) / Math.log(2))
-                        .isCloseTo(0, within(1.0)));
     }
 
     /** A neighbour is told by its own pitch, though another string is in hand. */

@@ -39,15 +39,6 @@ final class Partials {
     private static final double SPREAD_OF_MEDIAN = 1.48;
     private static final int ROUNDS = 6;
     private static final double CENTS_PER_SHARE = 1200 / Math.log(2);
-    /** Round each partial is looked so many times as far as a sound wavers, at most so far, and never as far as to the next. */
-    private static final double WAVERS = 8;
-
-    private static final double WIDEST_SHARE = 0.02;
-    private static final double NEIGHBOURS_SHARE = 0.45;
-    /** And about as wide at least as the window makes a pure tone. */
-    private static final double NARROWEST_BINS = 0.6;
-
-    private static final int MIDDLE_ROUNDS = 12;
     /** What a score owes to there being no gaps among the partials; the rest, to there being nothing beside them. */
     private static final double WHOLE = 0.65;
 
@@ -279,37 +270,6 @@ final class Partials {
         for (int round = 0; round < 3; round++) {
             at = strongest(spectrum, numbers, at, wide / 8);
             wide /= 3;
-        }
-        return at * Math.sqrt(1 + stiffness);
-    }
-
-    /**
-     * The lowest partial, where the middle of all of them together lies: the mean of what sounds round each, weighted by its power (mean
-     * shift; Cheng, 1995). Over a stretch that holds several beats of players together, or swings of vibrato, that is one pitch where a peak
-     * would be any of several.
-     *
-     * @param spectrum of a long stretch
-     * @param spreadCents how far its short stretches lie apart: the further, the wider is looked round each partial
-     */
-    double middleHz(Spectrum spectrum, double spreadCents) {
-        double windowHz = NARROWEST_BINS * spectrum.resolutionHz();
-        double spread = Math.min(WIDEST_SHARE, WAVERS * spreadCents / CENTS_PER_SHARE);
-        double at = fundamentalHz;
-        // What was not found among them sounds faintly, and counts as little; left out, it would be missing all at
-        // once.
-        int highest = numbers().get(numbers().size() - 1);
-        for (int round = 0; round < MIDDLE_ROUNDS; round++) {
-            double weights = 0;
-            double off = 0;
-            for (int n = 1; n <= highest; n++) {
-                double times = n * Math.sqrt(1 + stiffness * n * n);
-                double wideHz = Math.hypot(windowHz, spread * times * at);
-                Spectrum.Round near = spectrum.round(times * at, wideHz, NEIGHBOURS_SHARE * at);
-                double weight = near.power() * Math.pow(times / wideHz, 2);
-                weights += weight;
-                off += weight * near.offHz() / times;
-            }
-            at += weights == 0 ? 0 : off / weights;
         }
         return at * Math.sqrt(1 + stiffness);
     }
