@@ -43,6 +43,7 @@ import rosinedpeg.web.drawing.PegboxDrawing;
 import rosinedpeg.web.drawing.StringState;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Inspections;
+import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Stringing;
 import rosinedpeg.web.kinds.StringKind;
@@ -95,16 +96,19 @@ class BenchPages {
      * @return its page
      */
     BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
-        Stringing instrument = instruments.stringing(run.instrumentId());
         BenchState state = run.state();
-        Map<Position, StringKind> goingOn = goingOn(run, instrument);
         Optional<Step> step = state.now();
-        boolean looking = step.filter(now -> now.kind() == StepKind.LOOK_OVER).isPresent();
+        // Only whoever looks an instrument over asks how worn it is.
+        Optional<Instrument> lookedOver =
+                step.filter(now -> now.kind() == StepKind.LOOK_OVER).map(now -> instruments.get(run.instrumentId()));
+        Stringing instrument =
+                lookedOver.map(Instrument::stringing).orElseGet(() -> instruments.stringing(run.instrumentId()));
+        Map<Position, StringKind> goingOn = goingOn(run, instrument);
         int reached = step.map(Step::index).orElse(run.steps());
         return new BenchPage(
                 run,
                 instrument,
-                looking ? Optional.of(inspections.beforehand(instruments.get(run.instrumentId()))) : Optional.empty(),
+                lookedOver.map(inspections::beforehand),
                 state.over() ? aftercare.owed(run.instrumentId()) : List.of(),
                 state.over() ? day.rest() : Optional.empty(),
                 sources.there(PitchFrom.DEVICE),

@@ -130,7 +130,7 @@ public class Instruments implements LogSource {
     }
 
     /**
-     * How one instrument is strung, without what its diary says of the strings; four queries, where the whole of it takes six.
+     * How one instrument is strung. What the diary says of the strings is not read.
      *
      * @throws NotFoundException when this workshop has none with that id
      */
