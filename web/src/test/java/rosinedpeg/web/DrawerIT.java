@@ -356,6 +356,9 @@ class DrawerIT extends InRequests {
                 }
             }
             assertThat(lying(second)).as("after turn %d, %d", turn, what).isEqualTo(heap);
+            open.ifPresent(run -> assertThat(in(() -> drawer.inHand(run)).containsKey(Position.II))
+                    .as("the last of what was taken, if the drawer had it")
+                    .isEqualTo(!taken.isEmpty() && taken.get(taken.size() - 1)));
         }
         assertThat(gone(second, "FITTED")).isEqualTo(fitted);
         assertThat(gone(second, "MISSING")).isEqualTo(missing);
