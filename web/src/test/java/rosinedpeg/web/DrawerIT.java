@@ -47,6 +47,7 @@ import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.RepairPlanner;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.web.bench.BenchEntry;
@@ -356,9 +357,6 @@ class DrawerIT extends InRequests {
                 }
             }
             assertThat(lying(second)).as("after turn %d, %d", turn, what).isEqualTo(heap);
-            open.ifPresent(run -> assertThat(in(() -> drawer.inHand(run)).containsKey(Position.II))
-                    .as("the last of what was taken, if the drawer had it")
-                    .isEqualTo(!taken.isEmpty() && taken.get(taken.size() - 1)));
         }
         assertThat(gone(second, "FITTED")).isEqualTo(fitted);
         assertThat(gone(second, "MISSING")).isEqualTo(missing);
@@ -432,6 +430,24 @@ class DrawerIT extends InRequests {
         assertThat(runs.stream().filter(run -> !in(() -> drawer.inHand(run)).isEmpty()))
                 .hasSize(1);
         assertThat(lying(second)).isZero();
+    }
+
+    /** The new string breaks: in hand is the packet that takes its place, or none where the drawer has no other. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2})
+    void whatTakesThePlaceOfABrokenOneIsInHand(int packets) {
+        lay(second, packets);
+        UUID run = start(violin(keeper, "Snap"), Map.of(Position.II, second));
+        UUID first = Position.II.in(in(() -> drawer.inHand(run))).id();
+        while (state(run).now().orElseThrow().kind() != StepKind.BRING_UP) {
+            goOn(run, 1);
+        }
+        record(run, new BenchEntry.Wrong(new Mishap(Mishap.Kind.STRING_BROKE, Position.II, BreakPlace.PEG)));
+        assertThat(PacketUse.of(state(run).plan()).get(Position.II).taken()).isEqualTo(2);
+        assertThat(in(() -> drawer.inHand(run)).values())
+                .hasSize(packets - 1)
+                .extracting(InDrawer::id)
+                .doesNotContain(first);
     }
 
     /** Half-way the strings that are on have left the drawer, the others lie there again; what came off is kept with its hours. */
