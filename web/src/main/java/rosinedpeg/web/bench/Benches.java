@@ -43,6 +43,9 @@ import tools.jackson.databind.json.JsonMapper;
 @Transactional(readOnly = true)
 public class Benches {
 
+    /** A run has a hundred rows or two; of one that has more than all these nothing is kept. A row takes about 400 bytes. */
+    private static final int ROWS_KEPT = 60_000;
+
     private static final TypeReference<Map<Position, UUID>> REPLACEMENTS = new TypeReference<>() {};
 
     private final RunRepository runs;
@@ -57,9 +60,11 @@ public class Benches {
     /** Plans of the runs in hand: a run's plan never changes, and reading it costs more than all else of a press. */
     private final Cache<UUID, ChangePlan> plans =
             Caffeine.newBuilder().maximumSize(200).build();
-    /** Ledgers by their last row: rows are only ever added, so that what was read up to one of them holds for ever. */
-    private final Cache<UUID, Ledger> ledgers =
-            Caffeine.newBuilder().maximumSize(400).build();
+    /** How each run stood when it was looked at last: rows are only ever added, so that what was read up to one of them holds for ever. */
+    private final Cache<UUID, Ledger> ledgers = Caffeine.newBuilder()
+            .maximumWeight(ROWS_KEPT)
+            .weigher((UUID run, Ledger ledger) -> 1 + ledger.rows().size())
+            .build();
 
     private final Clock clock;
 
@@ -255,8 +260,7 @@ public class Benches {
             return Taken.MOVED_ON;
         }
         RunEventEntity row = events.save(new RunEventEntity(id, press.id(), event, forms, CurrentWorkshop.person()));
-        ledger = ledger(
-                run, Stream.concat(ledger.rows().stream(), Stream.of(row)).toList());
+        ledger = keep(run, and(ledger.rows(), row), and(ledger.events(), row.event(forms)));
         BenchState after = ledger.state();
         Map<Position, PacketUse> uses = PacketUse.of(after.plan());
         if (!uses.equals(PacketUse.of(before.plan()))) {
@@ -344,23 +348,37 @@ public class Benches {
      * @param events the same for the core
      * @param state where the run stands
      */
-    private record Ledger(List<RunEventEntity> rows, List<BenchEvent> events, BenchState state) {}
+    private record Ledger(List<RunEventEntity> rows, List<BenchEvent> events, BenchState state) {
+
+        static Optional<UUID> last(List<RunEventEntity> rows) {
+            return rows.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(rows.get(rows.size() - 1).getId());
+        }
+    }
 
     /** The ledger of a run as it is now. */
     private Ledger ledger(RunEntity run) {
         return ledger(run, events.last(run.id()));
     }
 
-    private Ledger ledger(RunEntity run, Optional<UUID> lastEvent) {
-        Ledger read = lastEvent.map(ledgers::getIfPresent).orElse(null);
-        return read != null ? read : ledger(run, events.findByRunIdInOrderBySequence(List.of(run.id())));
+    private Ledger ledger(RunEntity run, Optional<UUID> last) {
+        return kept(run, last).orElseGet(() -> read(run, events.findByRunIdInOrderBySequence(List.of(run.id()))));
     }
 
     private Ledger ledger(RunEntity run, List<RunEventEntity> rows) {
+        return kept(run, Ledger.last(rows)).orElseGet(() -> read(run, rows));
+    }
+
+    /** What is kept of a run, if it ends where the run does: a press may have come by another way, or to nothing after all. */
+    private Optional<Ledger> kept(RunEntity run, Optional<UUID> last) {
+        return Optional.ofNullable(ledgers.getIfPresent(run.id()))
+                .filter(ledger -> Ledger.last(ledger.rows()).equals(last));
+    }
+
+    private Ledger read(RunEntity run, List<RunEventEntity> rows) {
         try {
-            return rows.isEmpty()
-                    ? read(run, rows)
-                    : ledgers.get(rows.get(rows.size() - 1).getId(), last -> read(run, rows));
+            return keep(run, rows, rows.stream().map(row -> row.event(forms)).toList());
         } catch (UnreadablePlanException unreadable) {
             throw new UnreadableRunException(
                     new UnreadableRun(
@@ -369,10 +387,15 @@ public class Benches {
         }
     }
 
-    private Ledger read(RunEntity run, List<RunEventEntity> rows) {
+    private Ledger keep(RunEntity run, List<RunEventEntity> rows, List<BenchEvent> told) {
         ChangePlan plan = plans.get(run.id(), this::readPlan);
-        List<BenchEvent> told = rows.stream().map(row -> row.event(forms)).toList();
-        return new Ledger(rows, told, BenchLedger.fold(plan, told));
+        Ledger ledger = new Ledger(rows, told, BenchLedger.fold(plan, told));
+        ledgers.put(run.id(), ledger);
+        return ledger;
+    }
+
+    private static <T> List<T> and(List<T> some, T one) {
+        return Stream.concat(some.stream(), Stream.of(one)).toList();
     }
 
     private Run view(RunEntity run, Ledger ledger) {
