@@ -152,7 +152,7 @@ final class HearingBenchmark {
         long wrong = wrongOnes.stream().filter(one -> one.startsWith("wrong")).count();
         System.out.printf(
                 Locale.ROOT,
-                "%-12s %-8s median %5.2f, 90 %% %6.2f cents; wrong %d, not sure %d, late %d of %d; %.1f ms a second%n",
+                "%-12s %-8s median %7.4f, 90 %% %7.3f cents; wrong %d, not sure %d, late %d of %d; %.1f ms a second%n",
                 disturbed.name().toLowerCase(Locale.ROOT),
                 name,
                 errors.get(errors.size() / 2),

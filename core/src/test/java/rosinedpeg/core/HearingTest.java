@@ -15,6 +15,7 @@ import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rosinedpeg.core.hearing.Awaited;
 import rosinedpeg.core.hearing.Ear;
@@ -90,6 +91,82 @@ class HearingTest {
         });
         double latest = sounding < 60 ? 0.5 : 0.25;
         assertThat(heard.get(0).atSeconds() - BEGINS_SECONDS).isLessThanOrEqualTo(latest);
+    }
+
+    /** Several who play one string beat, and a bow sways: what counts is the middle of it, not what is loudest at the moment. */
+    @ParameterizedTest
+    @CsvSource({"-8, 1, 7, 0, 2", "-3, 0, 3, 0, 0.5", "0, 0, 0, 25, 0.5"})
+    void hearsTheMiddleOfWhatWavers(double one, double another, double third, double swayCents, double withinCents) {
+        SetUp cello = Examples.instrument(Family.CELLO);
+        double rate = 22_050;
+        double[] values = new double[(int) ((BEGINS_SECONDS + 0.8) * rate)];
+        for (double cents : List.of(one, another, third)) {
+            PluckedString string = string(cello, Position.III, cents);
+            double turns = 0;
+            for (int i = (int) (BEGINS_SECONDS * rate); i < values.length; i++) {
+                double seconds = i / rate - BEGINS_SECONDS;
+                turns += string.pitchHz() * Math.pow(2, swayCents / 1200 * Math.sin(35 * seconds)) / rate;
+                for (int n = 1; n <= 8; n++) {
+                    values[i] += 0.1 / n * Math.sin(2 * Math.PI * n * turns);
+                }
+            }
+        }
+        List<Hearing.Heard> heard = heard(hear(Awaited.open(cello).inHand(Position.III), values, rate));
+        double middle = string(cello, Position.III, 0).pitchHz();
+        assertThat(heard)
+                .filteredOn(each -> each.atSeconds() > BEGINS_SECONDS + 0.6)
+                .hasSizeGreaterThan(3)
+                .allSatisfy(each -> assertThat(1200 * Math.log(each.hertz() / middle) / Math.log(2))
+                        .isCloseTo(0, within(withinCents)));
+    }
+
+    /** Where a piece of a steady sound is missing, as a busy device loses some, the string has not moved. */
+    @ParameterizedTest
+    @ValueSource(ints = {2, 5, 8, 13, 21})
+    void aPieceThatIsMissingMovesNoString(int missingMs) {
+        SetUp violin = Examples.instrument(Family.VIOLIN);
+        double rate = 22_050;
+        double[] values = new double[(int) (2.5 * rate)];
+        for (int i = 0; i < values.length; i++) {
+            double at = i / rate + (i < 1.5 * rate ? 0 : missingMs / 1e3);
+            for (int n = 1; n <= 8; n++) {
+                values[i] += 0.1
+                        / n
+                        * Math.sin(
+                                2 * Math.PI * n * string(violin, Position.II, 0).pitchHz() * at);
+            }
+        }
+        assertThat(heard(hear(Awaited.open(violin), values, rate)))
+                .filteredOn(each -> each.atSeconds() > 1)
+                .hasSizeGreaterThan(30)
+                .extracting(each -> each.cents().value())
+                .allSatisfy(cents -> assertThat(cents).isCloseTo(0, within(0.75)));
+    }
+
+    /** Two strokes of a bow that swells over a quarter of a second are two, and each is heard from its own beginning. */
+    @Test
+    void tellsSlowStrokesApart() {
+        SetUp cello = Examples.instrument(Family.CELLO);
+        double rate = 22_050;
+        double[] values = new double[(int) (3 * rate)];
+        Random random = new Random(5);
+        for (int i = 0; i < values.length; i++) {
+            double stroke = i / rate % 1.5 - 0.5;
+            double swells = Math.exp(-8 * Math.max(0, 1 - stroke / 0.25));
+            values[i] = 3e-4 * random.nextGaussian();
+            for (int n = 1; n <= 8 && stroke > 0; n++) {
+                values[i] += 0.1
+                        / n
+                        * swells
+                        * Math.sin(
+                                2 * Math.PI * n * string(cello, Position.III, 0).pitchHz() * i / rate);
+            }
+        }
+        List<Hearing.Heard> heard = heard(hear(Awaited.open(cello).inHand(Position.III), values, rate));
+        assertThat(heard)
+                .extracting(Hearing.Heard::soundsSeconds)
+                .allSatisfy(seconds -> assertThat(seconds).isLessThan(1.2));
+        assertThat(heard).anySatisfy(each -> assertThat(each.atSeconds()).isGreaterThan(2.5));
     }
 
     /** A neighbour is told by its own pitch, though another string is in hand. */

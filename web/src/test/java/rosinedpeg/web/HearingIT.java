@@ -102,7 +102,7 @@ class HearingIT extends InBrowser {
     void aWholeSetIsTunedByEar() throws Exception {
         MadeUpSound sound = new MadeUpSound();
         for (double hertz : VIOLIN_HERTZ) {
-            sound.rest(0.3).string(hertz, 2.6, true);
+            sound.rest(0.3).string(hertz, 3.2, true);
         }
         hears(sound);
         Page page = open("bench");

@@ -15,14 +15,16 @@ import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Position;
 
 /**
- * Listens. Samples go in as they come; out come verdicts, one about every 20 ms while something sounds.
+ * Listens. Samples go in as they come; out come verdicts while something sounds, one about every 20 ms until it is sure of a string, then every 40 ms.
  *
- * <p>A pluck is where a hundredth of a second is much louder than the ones before it; what sounded until then belongs to the room and
+ * <p>A pluck is where a hundredth of a second is much louder than the ones before it, and while a string is heard than any of them; what sounded until then belongs to the room and
  * is left out of what follows. From 20 ms after it short stretches are read one after the other, each by its partials ({@link Partials}): the
  * reading that explains most of what sounds with fewest gaps counts, if no other does nearly as well. A string is {@link Hearing.Heard} once
- * three stretches agree, and most of those since the pluck. Its pitch is the mean of the last half second's readings, the middle ones
- * weighted most and each by how strong it was, so that neither vibrato, nor the first instant of a pluck, nor the faint moments of two players
- * that beat pull it to one side. Where no string explains what sounds, or two do, the ear is {@link Hearing.NotSure}.
+ * three stretches agree, and most of those since the pluck, or the last six tenths of a second together bear them out. Its pitch is the middle of
+ * what it sounds in those six tenths: over so long neither vibrato nor two players that beat pull it to one side. Until there is more than
+ * half as much again as a short stretch it is the mean of these, weighted by how strong each was; and where they are steady and it is not among them,
+ * the middle one of them, as a break in the sound does less to these. Where no string explains what sounds, or two
+ * do, the ear is {@link Hearing.NotSure}.
  *
  * <p>An ear belongs to one thread. It keeps a second and a half of sound, and nothing after that.
  */
@@ -35,11 +37,14 @@ public final class Ear {
 
     private static final double KEPT_SECONDS = 1.5;
     private static final double HOP_SECONDS = 0.01;
-    private static final int HOPS_BETWEEN = 1;
+    /** A stretch is read at every second of these, and at every fourth once a string is heard and there is enough of it for a long one. */
+    private static final int HOPS_A_READING = 2;
+
+    private static final int HOPS_A_LONG_READING = 4;
     /** A finger leaves a string in about so long. */
     private static final double PLUCKS_SECONDS = 0.02;
     /** So many times the energy of the moments before it is a pluck; two lie at least so far apart. */
-    private static final double LOUDER = 3.2;
+    private static final double LOUDER = 3;
 
     private static final double PLUCKS_APART_SECONDS = 0.12;
     /** What is louder than the room was by so much is no room, but the string that swells or rings still. */
@@ -52,6 +57,14 @@ public final class Ear {
 
     private static final double SHORTEST_SECONDS = 0.1;
     private static final double AVERAGED_SECONDS = 0.5;
+    /** The pitch is that of so long a stretch, or of what there is of it once it is so many short ones. */
+    private static final double LONG_SECONDS = 0.6;
+
+    private static final double LONGER = 1.5;
+    /** So many short stretches, most of them so near one another, bear out a long one or do not. */
+    private static final int BEAR_OUT = 5;
+
+    private static final double STEADY_CENTS = 0.5;
     /** So long a string has to ring for its partials to be told from their line. */
     private static final double RINGS_SECONDS = 0.8;
     /** Nothing sounds below such energy, the loudest being 1. */
@@ -79,6 +92,7 @@ public final class Ear {
     private double energy;
     private long onset;
     private boolean rung;
+    private boolean sure;
     private int hopsSinceRead;
     private @Nullable Spectrum before;
     private double beforeEnergy;
@@ -148,7 +162,11 @@ public final class Ear {
     private void notice(double now) {
         double[] sorted =
                 hops.stream().mapToDouble(Double::doubleValue).sorted().toArray();
-        boolean louder = sorted.length == HOPS_REMEMBERED && now > SILENT && now > LOUDER * sorted[sorted.length / 2];
+        // While a string sounds only what is sudden is another pluck, as players who beat swell too; out of silence a
+        // bow may swell slowly.
+        boolean louder = sorted.length == HOPS_REMEMBERED
+                && now > SILENT
+                && now > LOUDER * sorted[sure ? sorted.length - 1 : sorted.length / 2];
         long begins = count - hop;
         if (!louder || onset > 0 && begins - onset < PLUCKS_APART_SECONDS * rate) {
             return;
@@ -159,8 +177,9 @@ public final class Ear {
         }
         onset = begins;
         rung = false;
+        sure = false;
         readings.clear();
-        hopsSinceRead = HOPS_BETWEEN;
+        hopsSinceRead = HOPS_A_READING;
     }
 
     /** What sounds while no string does; the quietest of it is kept. */
@@ -187,8 +206,7 @@ public final class Ear {
 
     private void read(List<Hearing> heard) {
         hopsSinceRead++;
-        long begun = onset == 0 ? 0 : onset + Math.round(PLUCKS_SECONDS * rate);
-        if (hopsSinceRead <= HOPS_BETWEEN || count - begun < stretch) {
+        if (hopsSinceRead < hopsAReading() || count - begun() < stretch) {
             return;
         }
         hopsSinceRead = 0;
@@ -196,6 +214,7 @@ public final class Ear {
         double[] values = last(stretch, 0);
         if (energyOf(values) < SILENT) {
             readings.clear();
+            sure = false;
             heard.add(new Hearing.Silence(now));
             return;
         }
@@ -208,7 +227,9 @@ public final class Ear {
         if (before == null && readings.isEmpty() && count >= BEFORE_SECONDS * rate) {
             learnRoom(last((int) (BEFORE_SECONDS * rate), 0));
         }
-        heard.add(verdict(now));
+        Hearing verdict = verdict(now);
+        sure = verdict instanceof Hearing.Heard;
+        heard.add(verdict);
     }
 
     /** What has sounded since the ear listens, at a multiple of what the mains have, is their hum. */
@@ -220,8 +241,21 @@ public final class Ear {
                 });
     }
 
-    private static boolean isNear(Since one, double hertz) {
-        return Math.abs(Cents.between(hertz, one.reading().hertz()).value()) < AGREE_CENTS;
+    private static boolean isNear(double one, double other) {
+        return Math.abs(Cents.between(one, other).value()) < AGREE_CENTS;
+    }
+
+    /** The first sample that belongs to the pluck. */
+    private long begun() {
+        return onset == 0 ? 0 : onset + Math.round(PLUCKS_SECONDS * rate);
+    }
+
+    private int hopsAReading() {
+        return sure && isLong() ? HOPS_A_LONG_READING : HOPS_A_READING;
+    }
+
+    private boolean isLong() {
+        return count - begun() >= LONGER * stretch;
     }
 
     private Hearing verdict(double now) {
@@ -230,18 +264,73 @@ public final class Ear {
         if (clear.size() < AGREE) {
             return new Hearing.NotSure(now);
         }
+        Optional<Lately> agreed = agreed(clear, now);
+        Optional<Double> pitch = agreed.map(Lately::hertz);
+        if (isLong()) {
+            double[] values = last((int) Math.min(count - begun(), LONG_SECONDS * rate), 0);
+            Optional<Double> middle = agreed.map(
+                            some -> borneOut(finder.middle(some.hertz(), some.spreadCents(), values, rate, before)))
+                    .or(() -> finder.findStill(values, rate, before)
+                            .filter(reading -> reading.clear() && !isHum(reading.hertz()))
+                            .map(PitchFinder.Reading::hertz))
+                    .filter(hertz -> alike(clear, hertz) >= AGREE);
+            pitch = middle.isPresent() ? middle : pitch;
+        }
+        return pitch.<Hearing>map(hertz -> heard(hertz, now)).orElseGet(() -> new Hearing.NotSure(now));
+    }
+
+    /** What the clear ones among the short stretches agree on; empty where they do not, or the last of them is gone by. */
+    private Optional<Lately> agreed(List<Since> clear, double now) {
         double[] sorted = clear.stream()
                 .mapToDouble(one -> one.reading().hertz())
                 .sorted()
                 .toArray();
         double middle = sorted[sorted.length / 2];
-        long alike = clear.stream().filter(one -> isNear(one, middle)).count();
-        boolean fresh = clear.get(clear.size() - 1).atSeconds() > now - 2 * (HOPS_BETWEEN + 1) * HOP_SECONDS;
-        if (!fresh || alike < AGREE || alike < MOST_AGREE * clear.size()) {
-            return new Hearing.NotSure(now);
+        long alike = alike(clear, middle);
+        boolean fresh = clear.get(clear.size() - 1).atSeconds() > now - 2 * hopsAReading() * HOP_SECONDS;
+        return fresh && alike >= AGREE && alike >= MOST_AGREE * clear.size()
+                ? Optional.of(lately(middle, now))
+                : Optional.empty();
+    }
+
+    /**
+     * Where most of the short stretches say the same and the long one does not, a piece of sound is missing within it, or was put in: what
+     * they say counts then, the middle one of them.
+     */
+    private double borneOut(double hertz) {
+        double[] cents = readings.stream()
+                .mapToDouble(one -> Cents.between(hertz, one.reading().hertz()).value())
+                .filter(one -> Math.abs(one) < AGREE_CENTS)
+                .sorted()
+                .toArray();
+        if (cents.length < BEAR_OUT) {
+            return hertz;
         }
+        double middle = cents[cents.length / 2];
+        double[] off =
+                Arrays.stream(cents).map(one -> Math.abs(one - middle)).sorted().toArray();
+        boolean steady = off[off.length / 2] < STEADY_CENTS;
+        return steady && Math.abs(middle) > STEADY_CENTS ? new Cents(middle).above(hertz) : hertz;
+    }
+
+    private static long alike(List<Since> some, double hertz) {
+        return some.stream().filter(one -> isNear(one.reading().hertz(), hertz)).count();
+    }
+
+    /**
+     * What the short stretches say that are near a pitch.
+     *
+     * @param string the string of the last of them
+     * @param hertz their mean
+     * @param spreadCents how far they lie apart
+     */
+    private record Lately(Position string, double hertz, double spreadCents) {}
+
+    private Lately lately(double near, double now) {
         // What is blurred belongs to the mean too: left out, it would move with whatever blurs it.
-        List<Since> agree = readings.stream().filter(one -> isNear(one, middle)).toList();
+        List<Since> agree = readings.stream()
+                .filter(one -> isNear(one.reading().hertz(), near))
+                .toList();
         double first = agree.get(0).atSeconds() - HOP_SECONDS;
         double span = now + HOP_SECONDS - first;
         double weights = 0;
@@ -250,21 +339,27 @@ public final class Ear {
         for (Since one : agree) {
             double weight = Math.pow(Math.sin(Math.PI * (one.atSeconds() - first) / span), 2)
                     * one.reading().power();
-            double cents = Cents.between(middle, one.reading().hertz()).value();
+            double cents = Cents.between(near, one.reading().hertz()).value();
             weights += weight;
             sum += weight * cents;
             squares += weight * cents * cents;
         }
         double mean = sum / weights;
-        double hertz = new Cents(mean).above(middle);
-        Position string = agree.get(agree.size() - 1).reading().string();
+        return new Lately(
+                agree.get(agree.size() - 1).reading().string(),
+                new Cents(mean).above(near),
+                Math.sqrt(Math.max(0, squares / weights - mean * mean)));
+    }
+
+    private Hearing.Heard heard(double hertz, double now) {
+        Lately lately = lately(hertz, now);
         return new Hearing.Heard(
                 now,
                 now - onset / rate,
-                string,
+                lately.string(),
                 hertz,
-                Cents.between(awaited.hertzOf(string), hertz),
-                Math.sqrt(Math.max(0, squares / weights - mean * mean)),
+                Cents.between(awaited.hertzOf(lately.string()), hertz),
+                lately.spreadCents(),
                 rang(hertz));
     }
 

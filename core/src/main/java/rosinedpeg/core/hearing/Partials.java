@@ -4,10 +4,12 @@ import static java.util.Objects.requireNonNull;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.hearing.Spectrum.Peak;
 
@@ -39,6 +41,19 @@ final class Partials {
     private static final double SPREAD_OF_MEDIAN = 1.48;
     private static final int ROUNDS = 6;
     private static final double CENTS_PER_SHARE = 1200 / Math.log(2);
+    /** Round each partial is looked so many times as far as a sound wavers, at most so far, and never as far as to the next. */
+    private static final double WAVERS = 8;
+
+    private static final double WIDEST_SHARE = 0.02;
+    private static final double NEIGHBOURS_SHARE = 0.45;
+    /** And about as wide at least as the window makes a pure tone. */
+    private static final double NARROWEST_BINS = 0.6;
+
+    private static final int MIDDLE_ROUNDS = 12;
+    /** A partial so many times as far off as is usual counts half; and nearer than this is near. */
+    private static final double USUALLY_FAR = 2;
+
+    private static final double LEAST_FAR_HZ = 1e-5;
     /** What a score owes to there being no gaps among the partials; the rest, to there being nothing beside them. */
     private static final double WHOLE = 0.65;
 
@@ -272,6 +287,77 @@ final class Partials {
             wide /= 3;
         }
         return at * Math.sqrt(1 + stiffness);
+    }
+
+    /**
+     * The lowest partial, where the middle of all of them together lies: the mean of what sounds round each, weighted by its power (mean
+     * shift; Cheng, 1995). Over a stretch that holds several beats of players together, or swings of vibrato, that is one pitch where a peak
+     * would be any of several.
+     *
+     * @param spectrum of a long stretch
+     * @param spreadCents how far its short stretches lie apart: the further, the wider is looked round each partial
+     */
+    double middleHz(Spectrum spectrum, double spreadCents) {
+        double windowHz = NARROWEST_BINS * spectrum.resolutionHz();
+        double spread = Math.min(WIDEST_SHARE, WAVERS * spreadCents / CENTS_PER_SHARE);
+        // What was not found among them sounds faintly, and counts as little; left out, it would be missing all at
+        // once.
+        int highest = numbers().get(numbers().size() - 1);
+        double[] trust = new double[highest + 1];
+        Arrays.fill(trust, 1);
+        double at = fundamentalHz;
+        for (int round = 0; round < MIDDLE_ROUNDS; round++) {
+            double[] weights = new double[highest + 1];
+            double[] offHz = new double[highest + 1];
+            double trusted = 0;
+            double sum = 0;
+            for (int n = 1; n <= highest; n++) {
+                double times = n * Math.sqrt(1 + stiffness * n * n);
+                double wideHz = Math.hypot(windowHz, spread * times * at);
+                Spectrum.Round near = spectrum.round(times * at, wideHz, NEIGHBOURS_SHARE * at);
+                weights[n] = near.power() * Math.pow(times / wideHz, 2);
+                offHz[n] = near.offHz() / times;
+                trusted += trust[n] * weights[n];
+                sum += trust[n] * weights[n] * offHz[n];
+            }
+            double byHz = trusted == 0 ? 0 : sum / trusted;
+            at += byHz;
+            if (highest > 2) {
+                trust(
+                        trust,
+                        weights,
+                        Arrays.stream(offHz).map(off -> Math.abs(off - byHz)).toArray());
+            }
+        }
+        return at * Math.sqrt(1 + stiffness);
+    }
+
+    /**
+     * A partial beside which something else sounds is drawn to it: the further from the middle of all, set against what is usual among
+     * them, the less it counts from now on, and never nothing (Cauchy's weights).
+     */
+    private static void trust(double[] trust, double[] weights, double[] farHz) {
+        double usualHz = Math.max(LEAST_FAR_HZ, usual(weights, farHz));
+        for (int n = 1; n < trust.length; n++) {
+            double far = farHz[n] / (USUALLY_FAR * usualHz);
+            trust[n] = 1 / (1 + far * far);
+        }
+    }
+
+    /** So far lies half of them, by weight, or less. */
+    private static double usual(double[] weights, double[] farHz) {
+        int[] byFar = IntStream.range(1, weights.length)
+                .boxed()
+                .sorted(Comparator.comparingDouble(n -> farHz[n]))
+                .mapToInt(Integer::intValue)
+                .toArray();
+        double left = Arrays.stream(weights).sum() / 2;
+        int i = 0;
+        while (i < byFar.length - 1 && left > weights[byFar[i]]) {
+            left -= weights[byFar[i]];
+            i++;
+        }
+        return farHz[byFar[i]];
     }
 
     private double strongest(Spectrum spectrum, List<Integer> numbers, double middle, double step) {

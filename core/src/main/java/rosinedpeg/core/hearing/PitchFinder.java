@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.ToDoubleBiFunction;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.hearing.Spectrum.Peak;
 import rosinedpeg.core.pitch.Cents;
@@ -24,6 +25,8 @@ final class PitchFinder {
     private static final double ANOTHER_CENTS = 60;
     /** Below this too little of what sounds is explained. */
     private static final double ENOUGH = 0.3;
+    /** Of a long stretch, in which the strings of several players part, less will do where the short ones were clear. */
+    private static final double STILL_ENOUGH = 0.15;
     /** The next best reading has to be worse by so much. */
     private static final double CLEARLY = 0.9;
 
@@ -47,9 +50,27 @@ final class PitchFinder {
 
     private record Guess(Awaited.Band band, Partials partials, double score) {}
 
-    /** The best reading of a stretch; empty where nothing stands out. */
+    /** The best reading of a short stretch; empty where nothing stands out. */
     Optional<Reading> find(double[] values, double valuesPerSecond, @Nullable Spectrum before) {
-        Spectrum spectrum = Spectrum.of(values, valuesPerSecond);
+        return best(Spectrum.of(values, valuesPerSecond), valuesPerSecond, before, ENOUGH, Partials::pitchHz);
+    }
+
+    /** The best reading of a long stretch in which a string was heard clearly, and may ring still; empty where nothing stands out. */
+    Optional<Reading> findStill(double[] values, double valuesPerSecond, @Nullable Spectrum before) {
+        return best(
+                Spectrum.of(values, valuesPerSecond),
+                valuesPerSecond,
+                before,
+                STILL_ENOUGH,
+                (partials, spectrum) -> partials.middleHz(spectrum, Double.POSITIVE_INFINITY));
+    }
+
+    private Optional<Reading> best(
+            Spectrum spectrum,
+            double valuesPerSecond,
+            @Nullable Spectrum before,
+            double enough,
+            ToDoubleBiFunction<Partials, Spectrum> pitchHz) {
         double highest = HEARS_SHARE * valuesPerSecond;
         List<Peak> peaks = spectrum.peaks(LOWEST_HZ, highest, before);
         List<Guess> guesses = guesses(peaks, highest, spectrum.resolutionHz());
@@ -64,21 +85,34 @@ final class PitchFinder {
                     .max()
                     .orElse(0);
             Partials partials = best.partials();
-            boolean clear = best.score() > ENOUGH
+            boolean clear = best.score() > enough
                     && rival < CLEARLY * best.score()
                     && partials.errorCents() < WITHIN_CENTS
                     && partials.count() >= partials.enough();
-            double hertz = partials.pitchHz(spectrum);
+            double hertz = pitchHz.applyAsDouble(partials, spectrum);
             return new Reading(best.band().string(), hertz, clear && best.band().holds(hertz), partials.power());
         });
+    }
+
+    /** The middle of what a string sounds in a long stretch, where about what is known and how far it wavers; that again where it cannot be told. */
+    double middle(
+            double hertz, double spreadCents, double[] values, double valuesPerSecond, @Nullable Spectrum before) {
+        Spectrum spectrum = Spectrum.of(values, valuesPerSecond);
+        Partials partials = about(hertz, spectrum, valuesPerSecond, before);
+        return partials.count() == 0 || partials.errorCents() >= WITHIN_CENTS
+                ? hertz
+                : partials.middleHz(spectrum, spreadCents);
     }
 
     /** How a string rang that sounds about so; empty where its partials are too few. */
     Optional<Ringing> ringing(double hertz, double[] values, double valuesPerSecond, @Nullable Spectrum before) {
         Spectrum spectrum = Spectrum.of(values, valuesPerSecond);
+        return about(hertz, spectrum, valuesPerSecond, before).ringing(spectrum.resolutionHz());
+    }
+
+    private static Partials about(double hertz, Spectrum spectrum, double valuesPerSecond, @Nullable Spectrum before) {
         double highest = HEARS_SHARE * valuesPerSecond;
-        return Partials.of(hertz, spectrum.peaks(LOWEST_HZ, highest, before), highest, spectrum.resolutionHz())
-                .ringing(spectrum.resolutionHz());
+        return Partials.of(hertz, spectrum.peaks(LOWEST_HZ, highest, before), highest, spectrum.resolutionHz());
     }
 
     private List<Guess> guesses(List<Peak> peaks, double highestHz, double resolutionHz) {

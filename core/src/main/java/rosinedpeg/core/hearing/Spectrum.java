@@ -26,6 +26,7 @@ final class Spectrum {
     /** The side lobes of a Hann window: the first is 31 dB down, 2.5 bins away; beyond it they fall with the cube. */
     private static final double LOBE = 0.05;
 
+    private static final double BELL_ENDS = 3;
     private static final double LENGTHENED = 2;
     private static final double LOBE_BINS = 2.5;
     private static final double MAIN_LOBE_BINS = 1.5;
@@ -105,6 +106,36 @@ final class Spectrum {
         double high = log(bin + 1);
         double off = place - bin;
         return Math.exp(middle + off * (high - low) / 2 + off * off * (low - 2 * middle + high) / 2);
+    }
+
+    /**
+     * What lies round a frequency, the nearer the more of it.
+     *
+     * @param power how much
+     * @param offHz how far its mean lies from there
+     */
+    record Round(double power, double offHz) {}
+
+    /**
+     * What lies round a frequency, weighted by a bell.
+     *
+     * @param hertz which
+     * @param wideHz the standard deviation of the bell, which is left off after three
+     * @param mostHz no further than this
+     */
+    Round round(double hertz, double wideHz, double mostHz) {
+        double half = Math.min(BELL_ENDS * wideHz, mostHz);
+        int from = (int) Math.max(1, Math.floor((hertz - half) / hertzPerBin));
+        int to = (int) Math.min(amplitudes.length - 1, Math.ceil((hertz + half) / hertzPerBin));
+        double power = 0;
+        double sum = 0;
+        for (int bin = from; bin <= to; bin++) {
+            double off = bin * hertzPerBin - hertz;
+            double weight = amplitudes[bin] * amplitudes[bin] * Math.exp(-off * off / (2 * wideHz * wideHz));
+            power += weight;
+            sum += weight * off;
+        }
+        return new Round(power, power == 0 ? 0 : sum / power);
     }
 
     private double log(int bin) {
