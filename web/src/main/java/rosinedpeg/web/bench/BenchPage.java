@@ -19,8 +19,6 @@ import rosinedpeg.core.rounds.NextRound;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.drawer.InDrawer;
-import rosinedpeg.web.drawing.InstrumentDrawing;
-import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Beforehand;
 import rosinedpeg.web.instrument.Stringing;
@@ -39,10 +37,7 @@ import rosinedpeg.web.instrument.Stringing;
  * @param round what to touch next, where pitches are read
  * @param ahead the steps that can be shown without a connection
  * @param stepWorkings where the step's figures show how they came about
- * @param track the load on the post from step to step
- * @param narrowTrack the same for a phone
- * @param drawing the instrument with the place that is worked at
- * @param pegbox the pegbox from above, while a string is wound
+ * @param drawn the instrument with the place that is worked at, and the load on the post from step to step
  * @param packets what comes from the drawer for each place, where packets are laid out or opened
  * @param press the press of the next button
  * @param now the moment it is shown
@@ -61,10 +56,7 @@ record BenchPage(
         Optional<Round> round,
         List<Ahead> ahead,
         Map<StepFigure, String> stepWorkings,
-        LoadTrack track,
-        LoadTrack narrowTrack,
-        InstrumentDrawing drawing,
-        Optional<View> pegbox,
+        BenchDrawings.Drawn drawn,
         Map<Position, InDrawer> packets,
         UUID press,
         Instant now,

@@ -18,30 +18,20 @@ import org.springframework.stereotype.Component;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.causes.BreakCause;
-import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.figure.Evidence;
-import rosinedpeg.core.load.InstrumentLoad;
-import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.rounds.Coupling;
-import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
-import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.working.TuningGrounds;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.InDrawer;
 import rosinedpeg.web.drawing.HeardDrawing;
-import rosinedpeg.web.drawing.InstrumentDrawing;
-import rosinedpeg.web.drawing.LoadTrack;
-import rosinedpeg.web.drawing.PegboxDrawing;
-import rosinedpeg.web.drawing.StringState;
-import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
@@ -64,6 +54,7 @@ class BenchPages {
     private final Inspections inspections;
     private final StringKinds kinds;
     private final Drawer drawer;
+    private final BenchDrawings drawings;
     private final PitchSources sources;
     private final DayAtBench day;
     private final Clock clock;
@@ -74,6 +65,7 @@ class BenchPages {
             Inspections inspections,
             StringKinds kinds,
             Drawer drawer,
+            BenchDrawings drawings,
             PitchSources sources,
             DayAtBench day,
             Clock clock) {
@@ -82,6 +74,7 @@ class BenchPages {
         this.inspections = inspections;
         this.kinds = kinds;
         this.drawer = drawer;
+        this.drawings = drawings;
         this.sources = sources;
         this.day = day;
         this.clock = clock;
@@ -104,7 +97,6 @@ class BenchPages {
         Stringing instrument =
                 lookedOver.map(Instrument::stringing).orElseGet(() -> instruments.stringing(run.instrumentId()));
         Map<Position, StringKind> goingOn = goingOn(run, instrument);
-        int reached = step.map(Step::index).orElse(run.steps());
         return new BenchPage(
                 run,
                 instrument,
@@ -121,10 +113,7 @@ class BenchPages {
                 step.map(now -> StepWorkings.of(instrument, state.plan(), goingOn)
                                 .of(now))
                         .orElse(Map.of()),
-                LoadTrack.of(state.plan(), reached, 960, 124),
-                LoadTrack.of(state.plan(), reached, 370, 140),
-                drawing(state, step, instrument),
-                step.filter(now -> now.kind().winds()).map(now -> pegbox(state.plan(), now, instrument, goingOn)),
+                drawings.of(run, instrument, goingOn),
                 step.map(now -> packets(run, now)).orElse(Map.of()),
                 UUID.randomUUID(),
                 clock.instant(),
@@ -154,16 +143,6 @@ class BenchPages {
         Map<Position, StringKind> goingOn = new EnumMap<>(Position.class);
         run.replacements().forEach((position, kind) -> goingOn.put(position, requireNonNull(known.get(kind))));
         return goingOn;
-    }
-
-    /** The pegbox from above while a string is locked and wound: as it will be when the strings are on. */
-    private static View pegbox(ChangePlan plan, Step step, Stringing instrument, Map<Position, StringKind> goingOn) {
-        Map<Position, StringSpec> specs = strings(instrument, goingOn, goingOn.keySet());
-        Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
-        specs.keySet().forEach(position -> choices.put(position, plan.windingOf(position)));
-        StrungPegbox pegbox = new StrungPegbox(plan.setUp(), specs, choices);
-        return PegboxDrawing.of(pegbox, specs.values(), List.of(), step.position())
-                .above();
     }
 
     /** What may be behind the last break, while what is left of the string is taken out. */
@@ -254,30 +233,5 @@ class BenchPages {
                 .takeWhile(index -> !state.heldByBridgeAt(steps.get(index)))
                 .mapToObj(index -> new BenchPage.Ahead(steps.get(index), steps.get(index - 1)))
                 .toList();
-    }
-
-    private static InstrumentDrawing drawing(BenchState state, Optional<Step> step, Stringing instrument) {
-        Map<Position, Double> diameters = new EnumMap<>(Position.class);
-        instrument
-                .strings()
-                .forEach(string ->
-                        diameters.put(string.position(), string.kind().spec().diameterMm()));
-        Map<Position, StringState> states = new EnumMap<>(Position.class);
-        List<Position> positions = state.plan().setUp().positions();
-        for (Position position : positions) {
-            double tensionN = state.tensionsN().getOrDefault(position, 0.0);
-            double full = state.plan().tensionsBeforeN().getOrDefault(position, tensionN);
-            boolean worked = step.filter(now -> now.position() == position).isPresent();
-            StringState drawn = tensionN == 0
-                    ? StringState.OFF
-                    : InstrumentLoad.isAside(tensionN, full) ? StringState.SET_ASIDE : StringState.ON;
-            states.put(position, drawn == StringState.ON && worked ? StringState.WORKED_ON : drawn);
-        }
-        return InstrumentDrawing.of(
-                state.plan().setUp(),
-                diameters,
-                states,
-                step.map(now -> now.kind().place()).orElse(Place.WHOLE),
-                step.map(Step::position).orElse(null));
     }
 }
