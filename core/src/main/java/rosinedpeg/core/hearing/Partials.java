@@ -50,6 +50,9 @@ final class Partials {
     private static final double NARROWEST_BINS = 0.6;
 
     private static final int MIDDLE_ROUNDS = 12;
+    /** What moves by less than a ten-thousandth of a cent stands. */
+    private static final double STANDS_SHARE = 5e-8;
+
     /** A partial so many times as far off as is usual counts half; and nearer than this is near. */
     private static final double USUALLY_FAR = 2;
 
@@ -306,7 +309,8 @@ final class Partials {
         double[] trust = new double[highest + 1];
         Arrays.fill(trust, 1);
         double at = fundamentalHz;
-        for (int round = 0; round < MIDDLE_ROUNDS; round++) {
+        double byHz = at;
+        for (int round = 0; round < MIDDLE_ROUNDS && Math.abs(byHz) > at * STANDS_SHARE; round++) {
             double[] weights = new double[highest + 1];
             double[] offHz = new double[highest + 1];
             double trusted = 0;
@@ -320,13 +324,16 @@ final class Partials {
                 trusted += trust[n] * weights[n];
                 sum += trust[n] * weights[n] * offHz[n];
             }
-            double byHz = trusted == 0 ? 0 : sum / trusted;
+            byHz = trusted == 0 ? 0 : sum / trusted;
             at += byHz;
             if (highest > 2) {
+                double middleHz = byHz;
                 trust(
                         trust,
                         weights,
-                        Arrays.stream(offHz).map(off -> Math.abs(off - byHz)).toArray());
+                        Arrays.stream(offHz)
+                                .map(off -> Math.abs(off - middleHz))
+                                .toArray());
             }
         }
         return at * Math.sqrt(1 + stiffness);

@@ -8,6 +8,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +28,7 @@ import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunEntity.Outcome;
+import rosinedpeg.web.bench.RunEventRepository.LastOfRun;
 import rosinedpeg.web.bench.RunRepository.UpTo;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.Held;
@@ -124,12 +126,11 @@ public class Benches {
 
     private OpenRuns read(ListPage<RunEntity> page) {
         List<RunEntity> open = page.shown();
-        Map<UUID, List<RunEventEntity>> rows =
-                events
-                        .findByRunIdInOrderBySequence(
-                                open.stream().map(RunEntity::id).toList())
-                        .stream()
-                        .collect(Collectors.groupingBy(RunEventEntity::runId));
+        Map<UUID, Ledger> known = kept(open);
+        Map<UUID, List<RunEventEntity>> rows = rows(open.stream()
+                .map(RunEntity::id)
+                .filter(id -> !known.containsKey(id))
+                .toList());
         List<UUID> unknown = open.stream()
                 .map(RunEntity::id)
                 .filter(id -> plans.getIfPresent(id) == null)
@@ -140,7 +141,8 @@ public class Benches {
         List<UnreadableRun> unreadable = new ArrayList<>();
         for (RunEntity run : open) {
             try {
-                runs.add(view(run, ledger(run, rows.getOrDefault(run.id(), List.of()))));
+                Ledger ledger = known.get(run.id());
+                runs.add(view(run, ledger != null ? ledger : read(run, rows.getOrDefault(run.id(), List.of()))));
             } catch (UnreadableRunException cannotBeRead) {
                 unreadable.add(cannotBeRead.run());
             }
@@ -366,14 +368,29 @@ public class Benches {
         return kept(run, last).orElseGet(() -> read(run, events.findByRunIdInOrderBySequence(List.of(run.id()))));
     }
 
-    private Ledger ledger(RunEntity run, List<RunEventEntity> rows) {
-        return kept(run, Ledger.last(rows)).orElseGet(() -> read(run, rows));
-    }
-
     /** What is kept of a run, if it ends where the run does: a press may have come by another way, or to nothing after all. */
     private Optional<Ledger> kept(RunEntity run, Optional<UUID> last) {
         return Optional.ofNullable(ledgers.getIfPresent(run.id()))
                 .filter(ledger -> Ledger.last(ledger.rows()).equals(last));
+    }
+
+    private Map<UUID, List<RunEventEntity>> rows(List<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : events.findByRunIdInOrderBySequence(ids).stream()
+                        .collect(Collectors.groupingBy(RunEventEntity::runId));
+    }
+
+    private Map<UUID, Ledger> kept(List<RunEntity> some) {
+        if (some.isEmpty()) {
+            return Map.of();
+        }
+        Map<UUID, UUID> last = events.last(some.stream().map(RunEntity::id).toList()).stream()
+                .collect(Collectors.toMap(LastOfRun::runId, LastOfRun::id));
+        Map<UUID, Ledger> kept = new HashMap<>();
+        some.forEach(run ->
+                kept(run, Optional.ofNullable(last.get(run.id()))).ifPresent(ledger -> kept.put(run.id(), ledger)));
+        return kept;
     }
 
     private Ledger read(RunEntity run, List<RunEventEntity> rows) {

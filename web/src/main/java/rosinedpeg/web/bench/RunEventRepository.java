@@ -16,6 +16,22 @@ interface RunEventRepository extends JpaRepository<RunEventEntity, UUID> {
     @Query("select event.id from RunEventEntity event where event.runId = :runId order by event.sequence desc limit 1")
     Optional<UUID> last(UUID runId);
 
+    /**
+     * The last row of a run.
+     *
+     * @param runId the run
+     * @param id the id of its last row
+     */
+    record LastOfRun(UUID runId, UUID id) {}
+
+    /** The last rows of some runs, of those that have one. */
+    @Query("""
+            select new rosinedpeg.web.bench.RunEventRepository$LastOfRun(event.runId, event.id) from RunEventEntity event
+            where event.runId in :runIds
+              and event.sequence = (select max(later.sequence) from RunEventEntity later where later.runId = event.runId)
+            """)
+    List<LastOfRun> last(Collection<UUID> runIds);
+
     /** Every break of a string that was recorded on an instrument and not taken back. */
     @Query("""
             select event from RunEventEntity event, RunEntity run
