@@ -61,16 +61,35 @@ final class Spectrum {
             weights += window[i];
             sum += window[i] * values[i];
         }
-        double[][] data = new double[2][length];
+        double[][] data = new double[2][length / 2];
         for (int i = 0; i < count; i++) {
-            data[0][i] = (values[i] - sum / weights) * window[i];
+            data[i % 2][i / 2] = (values[i] - sum / weights) * window[i];
         }
         FastFourierTransformer.transformInPlace(data, DftNormalization.STANDARD, TransformType.FORWARD);
-        double[] amplitudes = new double[length / 2];
-        for (int bin = 0; bin < amplitudes.length; bin++) {
-            amplitudes[bin] = Math.hypot(data[0][bin], data[1][bin]) * 2 / weights;
+        return new Spectrum(amplitudes(data, 2 / weights), valuesPerSecond / length, (double) length / count);
+    }
+
+    /**
+     * Parts the transforms of the even and of the odd values, which were transformed together as the real and the imaginary parts of half as
+     * many: that takes half the time (Press and others, Numerical Recipes, 12.3).
+     */
+    private static double[] amplitudes(double[][] data, double scale) {
+        int half = data[0].length;
+        double[] amplitudes = new double[half];
+        double step = Math.PI / half;
+        for (int bin = 0; bin < half; bin++) {
+            int other = bin == 0 ? 0 : half - bin;
+            double evenRe = (data[0][bin] + data[0][other]) / 2;
+            double evenIm = (data[1][bin] - data[1][other]) / 2;
+            double oddRe = (data[1][bin] + data[1][other]) / 2;
+            double oddIm = (data[0][other] - data[0][bin]) / 2;
+            double cos = Math.cos(step * bin);
+            double sin = Math.sin(step * bin);
+            double re = evenRe + cos * oddRe + sin * oddIm;
+            double im = evenIm + cos * oddIm - sin * oddRe;
+            amplitudes[bin] = scale * Math.sqrt(re * re + im * im);
         }
-        return new Spectrum(amplitudes, valuesPerSecond / length, (double) length / count);
+        return amplitudes;
     }
 
     /** Each cosine follows from the two before it. */
@@ -202,11 +221,17 @@ final class Spectrum {
 
     private double[] floor() {
         int block = block();
+        int every = (int) zeros;
         double[] floor = new double[Math.max(1, amplitudes.length / block)];
+        double[] part = new double[(block + every - 1) / every];
         for (int i = 0; i < floor.length; i++) {
-            double[] part = Arrays.copyOfRange(amplitudes, i * block, Math.min(amplitudes.length, (i + 1) * block));
-            Arrays.sort(part);
-            floor[i] = part[part.length / 2];
+            int count = 0;
+            // The zeros add nothing that is not in every other bin.
+            for (int bin = i * block; bin < Math.min(amplitudes.length, (i + 1) * block); bin += every) {
+                part[count++] = amplitudes[bin];
+            }
+            Arrays.sort(part, 0, count);
+            floor[i] = part[count / 2];
         }
         return floor;
     }
