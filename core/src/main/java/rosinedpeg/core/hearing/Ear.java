@@ -15,16 +15,17 @@ import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.strings.Position;
 
 /**
- * Listens. Samples go in as they come; out come verdicts while something sounds, one about every 20 ms until it is sure of a string, then every 40 ms.
+ * Listens. Samples go in as they come; out come verdicts while something sounds, one about every 20 ms until it is sure of a string, then
+ * every 40 ms.
  *
- * <p>A pluck is where a hundredth of a second is much louder than the ones before it, and while a string is heard than any of them; what sounded until then belongs to the room and
- * is left out of what follows. From 20 ms after it short stretches are read one after the other, each by its partials ({@link Partials}): the
- * reading that explains most of what sounds with fewest gaps counts, if no other does nearly as well. A string is {@link Hearing.Heard} once
- * three stretches agree, and most of those since the pluck, or the last six tenths of a second together bear them out. Its pitch is the middle of
- * what it sounds in those six tenths: over so long neither vibrato nor two players that beat pull it to one side. Until there is more than
- * half as much again as a short stretch it is the mean of these, weighted by how strong each was; and where they are steady and it is not among them,
- * the middle one of them, as a break in the sound does less to these. Where no string explains what sounds, or two
- * do, the ear is {@link Hearing.NotSure}.
+ * <p>A pluck is where a hundredth of a second is much louder than the ones before it, and while a string is heard than any of them; what
+ * sounded until then belongs to the room and is left out of what follows. From 20 ms after it short stretches are read one after the other,
+ * each by its partials ({@link Partials}): the reading that explains most of what sounds with fewest gaps counts, if no other does nearly as
+ * well. A string is {@link Hearing.Heard} once three stretches agree, and most of those since the pluck, or the last six tenths of a second
+ * together bear them out. Its pitch is the middle of what it sounds in those six tenths: over so long neither vibrato nor two players that
+ * beat pull it to one side. Until there is more than half as much again as a short stretch it is the mean of these, weighted by how strong
+ * each was; and where they are steady and it is not among them, the middle one of them, as a break in the sound does less to these. Where no
+ * string explains what sounds, or two do, the ear is {@link Hearing.NotSure}.
  *
  * <p>An ear belongs to one thread. It keeps a second and a half of sound, and nothing after that.
  */
