@@ -77,13 +77,17 @@ class TenListeningIT extends RunningApplication {
         Device device = new Device(address()).signIn("keeper");
         List<Long> millis = new ArrayList<>();
         List<String> paths = List.of("/", "/bench", "/settling", "/practice", "/listen");
-        for (int second = 0; second < WARM_UP_SECONDS + seconds; second++) {
+        // As on a server that has been up for a while: of a page that was asked for four times the compiler has seen
+        // nothing.
+        long warm = System.nanoTime() + WARM_UP_SECONDS * NANOS;
+        for (int time = 0; System.nanoTime() < warm; time++) {
+            device.get(paths.get(time % paths.size()));
+        }
+        for (int second = 0; second < seconds; second++) {
             long before = System.nanoTime();
             assertThat(device.get(paths.get(second % paths.size())).statusCode())
                     .isEqualTo(200);
-            if (second >= WARM_UP_SECONDS) {
-                millis.add((System.nanoTime() - before) / 1_000_000);
-            }
+            millis.add((System.nanoTime() - before) / 1_000_000);
             Thread.sleep(Math.max(0, 1000 - (System.nanoTime() - before) / 1_000_000));
         }
         return millis;
