@@ -327,13 +327,7 @@ final class Partials {
             byHz = trusted == 0 ? 0 : sum / trusted;
             at += byHz;
             if (highest > 2) {
-                double middleHz = byHz;
-                trust(
-                        trust,
-                        weights,
-                        Arrays.stream(offHz)
-                                .map(off -> Math.abs(off - middleHz))
-                                .toArray());
+                trust(trust, weights, offHz, byHz);
             }
         }
         return at * Math.sqrt(1 + stiffness);
@@ -343,7 +337,9 @@ final class Partials {
      * A partial beside which something else sounds is drawn to it: the further from the middle of all, set against what is usual among
      * them, the less it counts from now on, and never nothing (Cauchy's weights).
      */
-    private static void trust(double[] trust, double[] weights, double[] farHz) {
+    private static void trust(double[] trust, double[] weights, double[] offHz, double middleHz) {
+        double[] farHz =
+                Arrays.stream(offHz).map(off -> Math.abs(off - middleHz)).toArray();
         double usualHz = Math.max(LEAST_FAR_HZ, usual(weights, farHz));
         for (int n = 1; n < trust.length; n++) {
             double far = farHz[n] / (USUALLY_FAR * usualHz);
