@@ -3,12 +3,14 @@ package rosinedpeg.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -17,6 +19,10 @@ import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.transaction.support.TransactionTemplate;
+import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.rounds.Coupling;
+import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.bench.BenchEntry;
@@ -25,8 +31,13 @@ import rosinedpeg.web.bench.Press;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Before;
+import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentEdit;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
+import rosinedpeg.web.instrument.Stringing;
+import rosinedpeg.web.kinds.LearnedFactors;
+import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 
@@ -41,6 +52,9 @@ class GrowthIT extends InRequests {
 
     @Autowired
     Instruments instruments;
+
+    @Autowired
+    StringKinds kinds;
 
     @Autowired
     Benches benches;
@@ -80,6 +94,74 @@ class GrowthIT extends InRequests {
             assertThat(rack()).isEqualTo(kept);
         }
         assertThat(racks).as("some of it takes back what happened before").hasSizeGreaterThan(5);
+    }
+
+    /** Whatever happens to an instrument, at the bench it is strung as if it had been read anew; while nothing does, one question tells so. */
+    @Test
+    void anInstrumentIsStrungAsIfItHadBeenReadForEveryLook() {
+        UUID violin = instrument("Pit 2 violin");
+        UUID other = database.sql(
+                        "select id from string_kind where source = 'PACKET' and family = 'VIOLIN' and position = 'II'"
+                                + " and id not in (select kind_id from fitted_string where instrument_id = ?)")
+                .param(violin)
+                .query(UUID.class)
+                .list()
+                .get(0);
+        List<Runnable> happenings = List.of(
+                () -> rename(violin, "Pit 2 violin, varnished"),
+                () -> instruments.measure(
+                        violin,
+                        Map.of(Measurable.of(Quantity.BRIDGE_HEIGHT, null), 33.5),
+                        CurrentWorkshop.today(Clock.systemUTC()),
+                        UUID.randomUUID()),
+                () -> instruments.learn(
+                        violin, List.of(new Coupling.Observation(50, 4, 6)), new Learned.Leans(List.of(), List.of())),
+                () -> instruments.takeOff(violin, Position.II, true, null),
+                () -> instruments.fit(violin, Position.II, other, Instant.now(), Before.NOTHING, false),
+                () -> kinds.keepReady(other, kinds.entered(other).version(), Optional.of(7)),
+                () -> kinds.learn(other, Optional.of(new LearnedFactors(0.8, 0.7, 0.9, 1, Instant.now()))),
+                () -> {
+                    transaction.executeWithoutResult(undone -> {
+                        rename(violin, "Pit 2 violin, for sale");
+                        instruments.stringing(violin);
+                        undone.setRollbackOnly();
+                    });
+                    // Has the number of what came to nothing.
+                    rename(violin, "Pit 2 violin");
+                });
+        CurrentWorkshop.in(account("keeper"), () -> {
+            Set<Stringing> strung = new HashSet<>();
+            for (Runnable happening : happenings) {
+                strung.add(instruments.stringing(violin));
+                happening.run();
+                assertThat(instruments.stringing(violin))
+                        .isEqualTo(instruments.get(violin).stringing());
+            }
+            assertThat(strung).as("each changed it").hasSize(happenings.size());
+            Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
+            statistics.setStatisticsEnabled(true);
+            statistics.clear();
+            instruments.stringing(violin);
+            assertThat(statistics.getPrepareStatementCount()).isOne();
+            statistics.setStatisticsEnabled(false);
+            return null;
+        });
+    }
+
+    private void rename(UUID instrument, String name) {
+        Instrument now = instruments.get(instrument);
+        InstrumentEdit before = InstrumentEdit.of(now);
+        instruments.edit(
+                instrument,
+                now.version(),
+                new InstrumentEdit(
+                        name,
+                        before.size(),
+                        before.leftHanded(),
+                        before.referenceA(),
+                        before.openStrings(),
+                        before.hoursPerWeek(),
+                        before.demand()));
     }
 
     /** {@return how urgent each instrument is, once somebody has looked} */

@@ -317,7 +317,7 @@ public class Benches {
     private Map<Position, UUID> kinds(UUID instrumentId, Map<Position, UUID> replacements) {
         Map<Position, UUID> kinds = new EnumMap<>(Position.class);
         instruments
-                .get(instrumentId)
+                .stringing(instrumentId)
                 .strings()
                 .forEach(string -> kinds.put(string.position(), string.kind().id()));
         kinds.putAll(replacements);

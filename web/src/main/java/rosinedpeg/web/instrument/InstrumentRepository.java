@@ -1,9 +1,12 @@
 package rosinedpeg.web.instrument;
 
+import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
@@ -18,6 +21,33 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
     @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
             + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.id in :ids")
     List<Listed> listed(Collection<UUID> ids);
+
+    /**
+     * A string that is on an instrument, as far as it takes to tell whether anything has changed that a {@link Stringing} shows. A string
+     * stays at its place, and measurements are only ever added.
+     *
+     * @param instrument how often the instrument was changed
+     * @param measurements how often something was measured on it
+     * @param string the id of this very string; null where none is on
+     * @param kind what it is
+     * @param ofKind how often the kind was changed
+     * @param learnedAt when it was learned how long the kind lasts
+     */
+    record Edition(
+            int instrument,
+            long measurements,
+            @Nullable UUID string,
+            @Nullable UUID kind,
+            @Nullable Integer ofKind,
+            @Nullable Instant learnedAt) {}
+
+    /** The strings that are on an instrument; one of nothing while it is bare, none when this workshop has no such instrument. */
+    @Query("select new rosinedpeg.web.instrument.InstrumentRepository$Edition(instrument.version,"
+            + " (select count(one) from MeasurementEntity one where one.instrumentId = instrument.id),"
+            + " string.id, kind.id, kind.version, kind.learnedAt) from InstrumentEntity instrument"
+            + " left join FittedStringEntity string on string.instrumentId = instrument.id and string.removedAt is null"
+            + " left join StringKindEntity kind on kind.id = string.kindId where instrument.id = :id")
+    Set<Edition> editions(UUID id);
 
     /** Those of some ids that this workshop has. */
     List<InstrumentEntity> findByIdIn(Collection<UUID> ids);

@@ -30,7 +30,6 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.causes.BreakPlace;
-import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegWood;
@@ -66,6 +65,7 @@ public class Instruments implements LogSource {
     private final InstrumentRepository instruments;
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
+    private final Stringings stringings;
     private final StringKinds kinds;
     private final KindWords kindWords;
     private final Occasions occasions;
@@ -76,6 +76,7 @@ public class Instruments implements LogSource {
             InstrumentRepository instruments,
             MeasurementRepository measurements,
             FittedStringRepository fitted,
+            Stringings stringings,
             StringKinds kinds,
             KindWords kindWords,
             Occasions occasions,
@@ -84,6 +85,7 @@ public class Instruments implements LogSource {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
+        this.stringings = stringings;
         this.kinds = kinds;
         this.kindWords = kindWords;
         this.occasions = occasions;
@@ -135,21 +137,7 @@ public class Instruments implements LogSource {
      * @throws NotFoundException when this workshop has none with that id
      */
     public Stringing stringing(UUID id) {
-        InstrumentEntity instrument = entity(id);
-        List<FittedNow> on = fitted.now(List.of(id));
-        Map<UUID, StringKind> known = kinds(on.stream());
-        return new Stringing(
-                id,
-                instrument.name(),
-                instrument.setUp(
-                        figures(measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(List.of(id)))),
-                on.stream()
-                        .sorted(Comparator.comparing(FittedNow::position))
-                        .map(string -> new Stringing.One(
-                                string.id(), string.position(), requireNonNull(known.get(string.kindId()))))
-                        .toList(),
-                instrument.coupling(),
-                instrument.stuck());
+        return stringings.of(id);
     }
 
     /**
@@ -930,7 +918,7 @@ public class Instruments implements LogSource {
                         .add(new Collar(one.measuredOn(), one.value()));
             }
         }
-        SetUp setUp = entity.setUp(figures(measured));
+        SetUp setUp = entity.setUp(MeasurementEntity.figures(measured));
         List<StringOn> strings = strings(entity.listed(), on, reckoning);
         return new Instrument(
                 entity.id(),
@@ -951,14 +939,5 @@ public class Instruments implements LogSource {
                 entity.bands(),
                 entity.retiredAt(),
                 entity.version());
-    }
-
-    /** What was measured, the last of each. */
-    private static Map<Measurable, Figure> figures(List<MeasurementEntity> measured) {
-        Map<Measurable, Figure> figures = new HashMap<>();
-        measured.forEach(one -> figures.put(
-                one.measurable(),
-                Figure.measured(one.value(), one.measurable().quantity().unit())));
-        return figures;
     }
 }

@@ -7,10 +7,14 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
@@ -84,5 +88,14 @@ class MeasurementEntity {
 
     UUID recordedBy() {
         return recordedBy;
+    }
+
+    /** {@return what is known by some measurements of one instrument, the earliest first: what was measured last counts} */
+    static Map<Measurable, Figure> figures(List<MeasurementEntity> measured) {
+        Map<Measurable, Figure> figures = new HashMap<>();
+        measured.forEach(one -> figures.put(
+                one.measurable(),
+                Figure.measured(one.value(), one.measurable().quantity().unit())));
+        return figures;
     }
 }
