@@ -29,8 +29,8 @@ import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.platform.Fragments;
 
 /**
- * Draws an instrument as it stands in a run, and the load from step to step; kept beside the plan, since a run is looked at oftener than it
- * moves.
+ * Draws an instrument as it stands in a run, what the feet of its bridge carry, and the load from step to step; kept beside the plan,
+ * since a run is looked at oftener than it moves.
  */
 @Component
 class BenchDrawings {
@@ -53,9 +53,10 @@ class BenchDrawings {
      *
      * @param instrument the instrument, with the place that is worked at; with the pegbox from above while a string is wound
      * @param winds whether that is so
+     * @param load what the feet of the bridge carry, and what that means
      * @param track the load on the post from step to step, for a desk and for a phone
      */
-    record Drawn(String instrument, boolean winds, String track) {}
+    record Drawn(String instrument, boolean winds, String load, String track) {}
 
     /** All that a drawing depends on beside the plan. */
     private record Look(
@@ -109,6 +110,7 @@ class BenchDrawings {
         return new Drawn(
                 fragments.layOut("bench/drawing", shown),
                 pegbox.isPresent(),
+                fragments.layOut("bench/load", Map.of("plan", plan, "state", state, "instrument", run.instrumentId())),
                 fragments.layOut(
                         "bench/track",
                         Map.of(

@@ -56,6 +56,11 @@ public class WorkingAddresses {
         return carrying(instrument, InstrumentFigure.TREBLE_SHARE, carriedN, wholeN);
     }
 
+    /** {@return the same for the load on the bass foot} */
+    public String bass(UUID instrument, Map<Position, Double> carriedN, Map<Position, Double> wholeN) {
+        return carrying(instrument, InstrumentFigure.BASS_SHARE, carriedN, wholeN);
+    }
+
     /** {@return the address for what new strings together press more than those they replace} */
     public String loadChange(UUID instrument, Map<Position, Double> newN, Map<Position, Double> presentN) {
         return carrying(instrument, InstrumentFigure.LOAD_CHANGE, newN, presentN);
