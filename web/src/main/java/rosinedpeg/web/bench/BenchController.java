@@ -344,7 +344,7 @@ class BenchController {
     }
 
     private String show(UUID id, boolean fragment, boolean moved, Optional<Mishap.Kind> wrongMissing, Model model) {
-        Page.lay(pages.of(benches.get(id), moved, wrongMissing), model);
+        Page.lay(pages.of(id, moved, wrongMissing), model);
         return fragment ? "bench/run :: bench" : "bench/run";
     }
 

@@ -15,6 +15,8 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.causes.BreakCause;
@@ -40,6 +42,7 @@ import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.listen.PitchFrom;
 import rosinedpeg.web.listen.PitchSources;
+import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.working.StepWorkings;
 
 /** Puts together what the bench shows of a run. */
@@ -49,6 +52,7 @@ class BenchPages {
     /** How many steps a device can go on without a connection. */
     private static final int AHEAD = 20;
 
+    private final Benches benches;
     private final Instruments instruments;
     private final Aftercare aftercare;
     private final Inspections inspections;
@@ -58,8 +62,11 @@ class BenchPages {
     private final PitchSources sources;
     private final DayAtBench day;
     private final Clock clock;
+    /** Each question by itself would be a transaction by itself, and take twice as many messages to the database. */
+    private final TransactionTemplate reading;
 
     BenchPages(
+            Benches benches,
             Instruments instruments,
             Aftercare aftercare,
             Inspections inspections,
@@ -68,7 +75,9 @@ class BenchPages {
             BenchDrawings drawings,
             PitchSources sources,
             DayAtBench day,
-            Clock clock) {
+            Clock clock,
+            PlatformTransactionManager transactions) {
+        this.benches = benches;
         this.instruments = instruments;
         this.aftercare = aftercare;
         this.inspections = inspections;
@@ -78,17 +87,29 @@ class BenchPages {
         this.sources = sources;
         this.day = day;
         this.clock = clock;
+        this.reading = new TransactionTemplate(transactions);
+        reading.setReadOnly(true);
     }
 
     /**
      * A run as it stands.
      *
-     * @param run the run
+     * @param id the run
      * @param moved whether a press was not taken because the run had moved on
      * @param wrongMissing the mishap that was told without saying where
      * @return its page
+     * @throws NotFoundException when this workshop has none with that id
+     * @throws UnreadableRunException when it cannot be read
      */
-    BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
+    BenchPage of(UUID id, boolean moved, Optional<Mishap.Kind> wrongMissing) {
+        Optional<BenchPage> underWay = requireNonNull(reading.execute(read -> Optional.of(benches.get(id))
+                .filter(run -> !run.state().over())
+                .map(run -> of(run, moved, wrongMissing))));
+        // What is left of the day may have to be planned anew, which is more than reading.
+        return underWay.orElseGet(() -> of(benches.get(id), moved, wrongMissing));
+    }
+
+    private BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
         BenchState state = run.state();
         Optional<Step> step = state.now();
         // Only whoever looks an instrument over asks how worn it is.
