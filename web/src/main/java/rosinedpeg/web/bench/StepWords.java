@@ -165,8 +165,8 @@ public class StepWords {
 
     private String turned(Step step, StepFigure halfTurns, StepFigure crankTurns) {
         return step.figures().containsKey(crankTurns)
-                ? words.say("step.turned.KEY", figure(step, crankTurns, 0))
-                : words.say("step.turned.KNOB", figure(step, halfTurns, 0));
+                ? words.say("step.turned.KEY", figure(step, crankTurns, 1))
+                : words.say("step.turned.KNOB", figure(step, halfTurns, 1));
     }
 
     /** Everybody knows which hand turns what; on an instrument that is mirrored it is said. */
