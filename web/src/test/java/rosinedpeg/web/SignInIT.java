@@ -3,6 +3,8 @@ package rosinedpeg.web;
 import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.InstanceOfAssertFactories.STRING;
+import static org.springframework.security.test.web.servlet.request.SecurityMockMvcRequestPostProcessors.csrf;
 
 import com.eatthepath.otp.TimeBasedOneTimePasswordGenerator;
 import java.net.ConnectException;
@@ -198,6 +200,39 @@ class SignInIT extends InRequests {
         assertThat(bench.get("/").body()).contains("Lantern Quay");
         grows(sessions, Duration.ofDays(31));
         assertThat(bench.get("/").body()).contains("name=\"signIn\"");
+    }
+
+    /** Scripts do not see whose session it is, other sites cannot use it, and where there is TLS it never goes in the clear. */
+    @Test
+    void aSessionIsKnownToItsBrowserAlone() throws Exception {
+        assertThat(sessionCookies(signIn(false)))
+                .singleElement(STRING)
+                .matches("peg=[^;]+; Path=/; HttpOnly; SameSite=Lax");
+        assertThat(sessionCookies(signIn(true)))
+                .singleElement(STRING)
+                .matches("peg=[^;]+; Path=/; Secure; HttpOnly; SameSite=Lax");
+        Device bench = new Device(address()).signIn("bench");
+        for (String path : List.of("/", "/nowhere")) {
+            assertThat(sessionCookies(bench.get(path).headers().allValues("Set-Cookie")))
+                    .as("told once, not by " + path)
+                    .isEmpty();
+        }
+    }
+
+    private List<String> signIn(boolean overTls) {
+        return mvc.post()
+                .uri("/sign-in")
+                .secure(overTls)
+                .with(csrf())
+                .param("signIn", "bench")
+                .param("password", PASSWORD)
+                .exchange()
+                .getResponse()
+                .getHeaders("Set-Cookie");
+    }
+
+    private static List<String> sessionCookies(List<String> told) {
+        return told.stream().filter(cookie -> cookie.startsWith("peg=")).toList();
     }
 
     /** To look at a page is no reason to wait for a disk. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Step;
 
@@ -49,14 +50,8 @@ public record LoadTrack(
         double row = height - DOTS + 14;
         Map<String, StringBuilder> dots = new LinkedHashMap<>();
         List<StepNumber> numbers = new ArrayList<>();
-        StringBuilder treble = new StringBuilder(Stroke.move(LEFT, y(1, height)));
-        StringBuilder bass = new StringBuilder(Stroke.move(LEFT, y(1, height)));
         for (Step step : plan.steps()) {
             double from = LEFT + step.index() * across;
-            for (double x : new double[] {from, from + across}) {
-                treble.append(Stroke.line(x, y(step.sharesAfter().treble(), height)));
-                bass.append(Stroke.line(x, y(step.sharesAfter().bass(), height)));
-            }
             String state = step.index() < now ? "done" : step.index() == now ? "now" : "to-come";
             double radius = Math.min(4.2, across * 0.34) * (state.equals("now") ? 1.55 : 1);
             dots.computeIfAbsent(state, none -> new StringBuilder())
@@ -68,8 +63,8 @@ public record LoadTrack(
         return new LoadTrack(
                 width,
                 height,
-                treble.toString(),
-                bass.toString(),
+                stair(plan, step -> step.sharesAfter().treble(), width, height),
+                stair(plan, step -> step.sharesAfter().bass(), width, height),
                 List.of(
                         new BandLine(1, y(1, height)),
                         new BandLine(plan.bands().heldFrom(), y(plan.bands().heldFrom(), height)),
@@ -78,6 +73,22 @@ public record LoadTrack(
                         .map(each -> new Stroke(each.getValue().toString(), 1, each.getKey()))
                         .toList(),
                 numbers);
+    }
+
+    /** What one foot carries: level from step to step, with a corner on either side where it changes. */
+    private static String stair(ChangePlan plan, Function<Step, Double> share, double width, double height) {
+        double across = (width - LEFT - RIGHT) / plan.steps().size();
+        double level = y(1, height);
+        StringBuilder path = new StringBuilder(Stroke.move(LEFT, level));
+        for (Step step : plan.steps()) {
+            double after = y(share.apply(step), height);
+            if (after != level) {
+                double from = LEFT + step.index() * across;
+                path.append(Stroke.line(from, level)).append(Stroke.line(from, after));
+                level = after;
+            }
+        }
+        return path.append(Stroke.line(width - RIGHT, level)).toString();
     }
 
     /** {@return what is drawn, as SVG; a share is written as that says} */
