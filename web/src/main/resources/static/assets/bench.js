@@ -21,7 +21,8 @@ function focusOn(selector) {
 
 document.addEventListener("keydown", (event) => {
   if (event.ctrlKey || event.altKey || event.metaKey || document.querySelector("dialog[open]")) return;
-  const typing = event.target.matches("input, select, textarea");
+  // For a moment after a dialogue has closed, what was in focus in it is still sent what is pressed.
+  const typing = event.target.matches("input, select, textarea") && !event.target.closest("dialog:not([open])");
   if (typing) {
     if (event.key === "Escape") event.target.blur();
     return;

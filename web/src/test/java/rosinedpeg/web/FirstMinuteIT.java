@@ -8,6 +8,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
@@ -62,6 +63,14 @@ class FirstMinuteIT extends InBrowser {
         page.keyboard().type("0,3");
         page.keyboard().press("Enter");
         assertThat(page.locator("#read-gap")).containsText("Upright");
+
+        // A key that is still sent to what was in focus in a dialogue, in the moment after it has closed.
+        page.keyboard().press("w");
+        page.keyboard().press("Escape");
+        page.locator("#wrong input").first().dispatchEvent("keydown", Map.of("key", "?"));
+        assertThat(page.locator("#keys")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(page.locator("#keys")).isHidden();
 
         // The pedal sends PageDown.
         next(page, "PageDown", "Lay everything within reach");
