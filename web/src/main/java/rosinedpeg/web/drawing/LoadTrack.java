@@ -63,8 +63,8 @@ public record LoadTrack(
         return new LoadTrack(
                 width,
                 height,
-                stair(plan, step -> step.sharesAfter().treble(), width, height),
-                stair(plan, step -> step.sharesAfter().bass(), width, height),
+                stair(plan, step -> step.sharesAfter().treble(), across, height),
+                stair(plan, step -> step.sharesAfter().bass(), across, height),
                 List.of(
                         new BandLine(1, y(1, height)),
                         new BandLine(plan.bands().heldFrom(), y(plan.bands().heldFrom(), height)),
@@ -76,8 +76,7 @@ public record LoadTrack(
     }
 
     /** What one foot carries: level from step to step, with a corner on either side where it changes. */
-    private static String stair(ChangePlan plan, Function<Step, Double> share, double width, double height) {
-        double across = (width - LEFT - RIGHT) / plan.steps().size();
+    private static String stair(ChangePlan plan, Function<Step, Double> share, double across, double height) {
         double level = y(1, height);
         StringBuilder path = new StringBuilder(Stroke.move(LEFT, level));
         for (Step step : plan.steps()) {
@@ -88,7 +87,8 @@ public record LoadTrack(
                 level = after;
             }
         }
-        return path.append(Stroke.line(width - RIGHT, level)).toString();
+        return path.append(Stroke.line(LEFT + plan.steps().size() * across, level))
+                .toString();
     }
 
     /** {@return what is drawn, as SVG; a share is written as that says} */
