@@ -7,6 +7,7 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import jakarta.servlet.http.Cookie;
 import java.io.ByteArrayInputStream;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
@@ -348,7 +349,8 @@ class MeasuringIT extends RunningApplication {
         byte[] picture = getClass()
                 .getResourceAsStream("/static/assets/made-up-bridge.jpg")
                 .readAllBytes();
-        for (byte[] bytes : new byte[][] {"<svg onload='x'/>".getBytes(), picture}) {
+        byte[] tooLarge = Arrays.copyOf(picture, 4_000_001);
+        for (byte[] bytes : new byte[][] {"<svg onload='x'/>".getBytes(), tooLarge, picture}) {
             boolean real = bytes == picture;
             long before = count("bridge_picture");
             var request = mvc.post()
