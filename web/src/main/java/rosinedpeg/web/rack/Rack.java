@@ -166,12 +166,13 @@ public class Rack {
 
     private void bringUpToDate() {
         Instant now = clock.instant();
-        List<RackPlaceEntity> outdated;
-        do {
-            outdated = places.findByHoldsUntilLessThanEqualOrderByInstrumentId(now, AT_A_TIME);
-            workOut(outdated, now);
+        List<UUID> outdated = places.outdated(now, AT_A_TIME);
+        while (!outdated.isEmpty()) {
+            // Whoever else looks just now may have worked some of them out while these waited for him.
+            workOut(places.outdated(outdated, now), now);
             places.flush();
-        } while (outdated.size() == AT_A_TIME.max());
+            outdated = outdated.size() < AT_A_TIME.max() ? List.of() : places.outdated(now, AT_A_TIME);
+        }
     }
 
     private void workOut(Collection<RackPlaceEntity> outdated, Instant now) {

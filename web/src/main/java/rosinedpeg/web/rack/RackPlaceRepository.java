@@ -2,6 +2,7 @@ package rosinedpeg.web.rack;
 
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
@@ -50,7 +51,14 @@ interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
     @Query("update RackPlaceEntity place set place.holdsUntil = :past")
     void outdateAll(Instant past);
 
-    /** Those that have to be worked out again; nobody else changes them until that is done. */
+    /** Those that have to be worked out again. By their moments, so that the few of them are not looked for among all. */
+    @Query(
+            "select place.instrumentId from RackPlaceEntity place where place.holdsUntil <= :now order by place.holdsUntil")
+    List<UUID> outdated(Instant now, Limit most);
+
+    /** Those of some that have to be worked out again still; nobody else changes them until that is done. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
-    List<RackPlaceEntity> findByHoldsUntilLessThanEqualOrderByInstrumentId(Instant now, Limit most);
+    @Query("select place from RackPlaceEntity place where place.instrumentId in :ids and place.holdsUntil <= :now"
+            + " order by place.instrumentId")
+    List<RackPlaceEntity> outdated(Collection<UUID> ids, Instant now);
 }
