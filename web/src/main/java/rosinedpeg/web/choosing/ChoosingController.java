@@ -11,6 +11,7 @@ import java.util.UUID;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -67,6 +68,7 @@ class ChoosingController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/choose")
+    @Transactional(readOnly = true)
     String choose(@PathVariable UUID id, @ModelAttribute("form") ChoiceForm form, BindingResult result, Model model) {
         Instrument instrument = instruments.get(id);
         Position position = Optional.ofNullable(form.string())

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -83,6 +84,7 @@ class DrawerController {
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/drawer")
+    @Transactional(readOnly = true)
     String drawer(
             @RequestParam(required = false) @Nullable Family family,
             @RequestParam(required = false) @Nullable String code,

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -38,6 +39,7 @@ class ReferralController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/referral")
+    @Transactional(readOnly = true)
     String note(@PathVariable UUID id, Model model) {
         Instrument instrument = instruments.get(id);
         Page.lay(

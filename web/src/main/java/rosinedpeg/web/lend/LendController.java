@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -76,6 +77,7 @@ class LendController {
      */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/lend")
+    @Transactional(readOnly = true)
     String shelf(@RequestParam(defaultValue = "") String from, Model model) {
         model.addAttribute("form", LendForm.blank("", "", ""));
         return shelf(ListPage.after(from), model);
@@ -204,6 +206,7 @@ class LendController {
      */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/lend/turn")
+    @Transactional(readOnly = true)
     String turn(@RequestParam(required = false) @Nullable LocalDate day, Model model) {
         LocalDate turn = day == null ? pages.likelyTurn() : near(day);
         model.addAttribute("form", TurnForm.blank(turn.plusWeeks(WEEKS)));
@@ -250,6 +253,7 @@ class LendController {
     /** What wears while instruments are out. */
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/lend/wear")
+    @Transactional(readOnly = true)
     String wear(Model model) {
         Page.lay(pages.wear(), model);
         return "lend/wear";

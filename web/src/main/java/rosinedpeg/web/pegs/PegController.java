@@ -13,6 +13,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -66,6 +67,7 @@ class PegController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/pegs")
+    @Transactional(readOnly = true)
     String cards(@PathVariable UUID id, Model model) {
         return show(id, null, Optional.empty(), model);
     }

@@ -4,6 +4,7 @@ import java.util.EnumSet;
 import java.util.Map;
 import java.util.Set;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -36,6 +37,7 @@ class KitController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/kit")
+    @Transactional(readOnly = true)
     String kit(@RequestParam(defaultValue = "") String from, Model model) {
         Page.lay(
                 new KitPage(

@@ -16,6 +16,7 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -96,6 +97,7 @@ class PlanController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan")
+    @Transactional(readOnly = true)
     String plan(
             @PathVariable UUID id,
             @ModelAttribute("form") PlanForm form,
@@ -113,6 +115,7 @@ class PlanController {
     /** The plan on one sheet of paper. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan/card")
+    @Transactional(readOnly = true)
     String card(
             @PathVariable UUID id,
             @ModelAttribute("form") PlanForm form,
@@ -126,6 +129,7 @@ class PlanController {
     /** The same as a PDF. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan/card.pdf")
+    @Transactional(readOnly = true)
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id,
             @ModelAttribute("form") PlanForm form,

@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -78,6 +79,7 @@ class WorkController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work")
+    @Transactional(readOnly = true)
     String work(
             @PathVariable UUID id,
             @ModelAttribute("form") WorkForm form,
@@ -95,6 +97,7 @@ class WorkController {
     /** The plan on one sheet of paper. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work/card")
+    @Transactional(readOnly = true)
     String card(
             @PathVariable UUID id,
             @ModelAttribute("form") WorkForm form,
@@ -108,6 +111,7 @@ class WorkController {
     /** The same as a PDF. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work/card.pdf")
+    @Transactional(readOnly = true)
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id,
             @ModelAttribute("form") WorkForm form,

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -103,6 +104,7 @@ class InstrumentController {
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}")
+    @Transactional(readOnly = true)
     String one(@PathVariable UUID id, Model model) {
         return show(id, NoteForm.EMPTY, model);
     }
@@ -114,6 +116,7 @@ class InstrumentController {
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/log")
+    @Transactional(readOnly = true)
     String log(
             @PathVariable UUID id,
             @RequestParam(defaultValue = "0") int from,

@@ -14,6 +14,7 @@ import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -93,6 +94,7 @@ class SoundController {
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/sound")
+    @Transactional(readOnly = true)
     String one(@PathVariable UUID id, @RequestParam(required = false) @Nullable Position string, Model model) {
         model.addAttribute(
                 "form",
