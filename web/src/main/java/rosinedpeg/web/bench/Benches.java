@@ -116,12 +116,13 @@ public class Benches {
 
     /** {@return those of some instruments that are on the bench} */
     public Set<UUID> onBench(Collection<UUID> instrumentIds) {
-        return runs.onBench(instrumentIds);
+        return runs.onBench(instrumentIds.toArray(UUID[]::new));
     }
 
     /** {@return when some instruments were served last, of those that ever were} */
     public Map<UUID, Instant> served(Collection<UUID> instrumentIds) {
-        return runs.served(instrumentIds).stream().collect(Collectors.toMap(Served::instrumentId, Served::at));
+        return runs.served(instrumentIds.toArray(UUID[]::new)).stream()
+                .collect(Collectors.toMap(Served::instrumentId, Served::at));
     }
 
     private OpenRuns read(ListPage<RunEntity> page) {
@@ -179,7 +180,7 @@ public class Benches {
     public Map<UUID, Long> lastSequences(Collection<UUID> instrumentIds) {
         return instrumentIds.isEmpty()
                 ? Map.of()
-                : runs.lastSequences(instrumentIds).stream()
+                : runs.lastSequences(instrumentIds.toArray(UUID[]::new)).stream()
                         .collect(Collectors.toMap(AtSequence::instrumentId, AtSequence::sequence));
     }
 

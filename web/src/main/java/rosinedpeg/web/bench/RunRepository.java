@@ -26,14 +26,15 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
     Set<UUID> onBench();
 
     /** Those of some instruments that are on the bench. */
-    @Query("select run.instrumentId from RunEntity run where run.outcome = OPEN and run.instrumentId in :instrumentIds")
-    Set<UUID> onBench(Collection<UUID> instrumentIds);
+    @Query(
+            "select run.instrumentId from RunEntity run where run.outcome = OPEN and among(run.instrumentId, :instrumentIds)")
+    Set<UUID> onBench(UUID... instrumentIds);
 
     /** When some instruments were served last, each with that moment. */
     @Query("select new rosinedpeg.web.bench.Served(run.instrumentId, max(run.endedAt)) from RunEntity run"
-            + " where run.outcome = FINISHED and run.reason = SERVICE and run.instrumentId in :instrumentIds"
+            + " where run.outcome = FINISHED and run.reason = SERVICE and among(run.instrumentId, :instrumentIds)"
             + " group by run.instrumentId")
-    List<Served> served(Collection<UUID> instrumentIds);
+    List<Served> served(UUID... instrumentIds);
 
     Optional<RunEntity> findByInstrumentIdAndOutcome(UUID instrumentId, RunEntity.Outcome outcome);
 
@@ -47,8 +48,8 @@ interface RunRepository extends JpaRepository<RunEntity, UUID> {
     @Query(
             "select new rosinedpeg.web.bench.AtSequence(run.instrumentId, coalesce(max(event.sequence), 0)) from RunEntity run"
                     + " left join RunEventEntity event on event.runId = run.id"
-                    + " where run.outcome = OPEN and run.instrumentId in :instrumentIds group by run.instrumentId")
-    List<AtSequence> lastSequences(Collection<UUID> instrumentIds);
+                    + " where run.outcome = OPEN and among(run.instrumentId, :instrumentIds) group by run.instrumentId")
+    List<AtSequence> lastSequences(UUID... instrumentIds);
 
     /**
      * A run and how far its ledger goes.

@@ -13,8 +13,8 @@ interface NoteRepository extends JpaRepository<NoteEntity, UUID> {
 
     /** Those of some instruments that a repairer has to see. */
     @Query("select distinct note.instrumentId from NoteEntity note"
-            + " where note.refer and note.settledAt is null and note.instrumentId in :instrumentIds")
-    Set<UUID> referred(Collection<UUID> instrumentIds);
+            + " where note.refer and note.settledAt is null and among(note.instrumentId, :instrumentIds)")
+    Set<UUID> referred(UUID... instrumentIds);
 
     List<NoteEntity> findByInstrumentIdInAndReferTrueAndSettledAtIsNullOrderByRecordedAt(
             Collection<UUID> instrumentIds);

@@ -138,7 +138,7 @@ public class Notes implements LogSource {
 
     /** {@return those of some instruments that a repairer has to see} */
     public Set<UUID> referred(Collection<UUID> ids) {
-        return notes.referred(ids);
+        return notes.referred(ids.toArray(UUID[]::new));
     }
 
     /** {@return what a repairer has to see to, oldest first, of each of those instruments that has such a note} */

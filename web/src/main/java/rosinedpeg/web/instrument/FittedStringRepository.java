@@ -17,15 +17,16 @@ import rosinedpeg.core.wear.CameOff;
 interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID> {
 
     /** The strings that are on some instruments. */
-    @Query(
-            "select new rosinedpeg.web.instrument.FittedNow(string.id, string.instrumentId, string.position,"
-                    + " string.kindId, string.fittedAt, string.hoursBefore, string.monthsBefore, string.hoursCountedAt, string.signs,"
-                    + " string.version)"
-                    + " from FittedStringEntity string where string.removedAt is null and string.instrumentId in :instrumentIds")
-    List<FittedNow> now(Collection<UUID> instrumentIds);
+    @Query("select new rosinedpeg.web.instrument.FittedNow(string.id, string.instrumentId, string.position,"
+            + " string.kindId, string.fittedAt, string.hoursBefore, string.monthsBefore, string.hoursCountedAt, string.signs,"
+            + " string.version)"
+            + " from FittedStringEntity string where string.removedAt is null"
+            + " and among(string.instrumentId, :instrumentIds)")
+    List<FittedNow> now(UUID... instrumentIds);
 
     /** Those of some ids that are still on. */
-    List<FittedStringEntity> findByIdInAndRemovedAtIsNull(Collection<UUID> ids);
+    @Query("select string from FittedStringEntity string where string.removedAt is null and among(string.id, :ids)")
+    List<FittedStringEntity> on(UUID... ids);
 
     /** The kinds that are on any instrument of the rack. */
     @Query("select kind.id from StringKindEntity kind where exists (select 1 from FittedStringEntity string,"
@@ -46,7 +47,7 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
     record Count(UUID kindId, @Nullable CameOff why, long strings) {}
 
     String KIND_COUNTS =
-            "select new rosinedpeg.web.instrument.FittedStringRepository$Count(string.kindId, string.cameOff, count(string))"
+            "select new rosinedpeg.web.instrument.FittedStringRepository$Count(string.kindId, string.cameOff, count(*))"
                     + " from FittedStringEntity string where string.fittedAt is not null";
 
     /** How many of each kind went which way, of those of which anybody knows since when they were on. */
@@ -59,7 +60,7 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
 
     /** How many of each kind broke where on which instrument. */
     @Query("select new rosinedpeg.web.instrument.BrokenCount(string.kindId, string.instrumentId, string.brokeWhere,"
-            + " count(string)) from FittedStringEntity string where string.fittedAt is not null"
+            + " count(*)) from FittedStringEntity string where string.fittedAt is not null"
             + " and string.cameOff = rosinedpeg.core.wear.CameOff.BROKE"
             + " group by string.kindId, string.instrumentId, string.brokeWhere")
     List<BrokenCount> broken();
@@ -75,7 +76,8 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
     Set<UUID> kindsEverOn(Collection<UUID> instrumentIds);
 
     /** Those of some ids that have come off. */
-    List<FittedStringEntity> findByIdInAndRemovedAtNotNull(Collection<UUID> ids);
+    @Query("select string from FittedStringEntity string where string.removedAt is not null and among(string.id, :ids)")
+    List<FittedStringEntity> off(UUID... ids);
 
     /** Those that went on or came off last, the latest first. */
     @Query("select string from FittedStringEntity string where string.instrumentId = :instrumentId"

@@ -19,8 +19,8 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
     /** Those of some ids that this workshop has. */
     @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
-            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.id in :ids")
-    List<Listed> listed(Collection<UUID> ids);
+            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where among(one.id, :ids)")
+    List<Listed> listed(UUID... ids);
 
     /**
      * A string that is on an instrument, as far as it takes to tell whether anything has changed that a {@link Stringing} shows. A string
@@ -50,7 +50,8 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
     Set<Edition> editions(UUID id);
 
     /** Those of some ids that this workshop has. */
-    List<InstrumentEntity> findByIdIn(Collection<UUID> ids);
+    @Query("select one from InstrumentEntity one where among(one.id, :ids)")
+    List<InstrumentEntity> some(UUID... ids);
 
     /** Those of some ids that are of a size and on the rack, in the order of their names. */
     @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"

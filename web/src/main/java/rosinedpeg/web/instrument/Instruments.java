@@ -96,22 +96,21 @@ public class Instruments implements LogSource {
     /** {@return how some of the instruments stand, by their ids; four queries however many there are} */
     public Map<UUID, Standing> standings(Collection<UUID> ids) {
         Map<UUID, List<FittedNow>> on =
-                fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
+                fitted.now(ids.toArray(UUID[]::new)).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
         Reckoning reckoning = reckoning(on);
-        return instruments.listed(ids).stream()
+        return instruments.listed(ids.toArray(UUID[]::new)).stream()
                 .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
     }
 
     /** {@return some of the instruments, by their ids; five queries however many there are} */
     public Map<UUID, Instrument> of(Collection<UUID> ids) {
-        Map<UUID, List<MeasurementEntity>> measured =
-                measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(ids).stream()
-                        .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
+        Map<UUID, List<MeasurementEntity>> measured = measurements.of(ids.toArray(UUID[]::new)).stream()
+                .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
         Map<UUID, List<FittedNow>> on =
-                fitted.now(ids).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
+                fitted.now(ids.toArray(UUID[]::new)).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
         Reckoning reckoning = reckoning(on);
-        return instruments.findByIdIn(ids).stream()
+        return instruments.some(ids.toArray(UUID[]::new)).stream()
                 .collect(Collectors.toMap(
                         InstrumentEntity::id,
                         entity -> view(
@@ -170,7 +169,7 @@ public class Instruments implements LogSource {
      * @return the standings by the ids of the strings; those that have come off, or that this workshop never had, are missing
      */
     public Map<UUID, Standing> withStrings(Collection<UUID> fittedIds) {
-        Map<UUID, UUID> instrumentIds = fitted.findByIdInAndRemovedAtIsNull(fittedIds).stream()
+        Map<UUID, UUID> instrumentIds = fitted.on(fittedIds.toArray(UUID[]::new)).stream()
                 .collect(Collectors.toMap(FittedStringEntity::id, FittedStringEntity::instrumentId));
         Map<UUID, Standing> standings = standings(Set.copyOf(instrumentIds.values()));
         return instrumentIds.entrySet().stream()
@@ -512,11 +511,11 @@ public class Instruments implements LogSource {
     }
 
     private Map<UUID, InstrumentEntity> instrumentsOf(List<FittedStringEntity> strings) {
-        return instruments
-                .findByIdIn(
-                        strings.stream().map(FittedStringEntity::instrumentId).collect(Collectors.toSet()))
-                .stream()
-                .collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+        UUID[] ids = strings.stream()
+                .map(FittedStringEntity::instrumentId)
+                .distinct()
+                .toArray(UUID[]::new);
+        return instruments.some(ids).stream().collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
     }
 
     /** {@return how much was played on a string by a moment at which it was on} */
@@ -581,7 +580,7 @@ public class Instruments implements LogSource {
 
     /** {@return some strings that have come off, by their ids; three queries however many there are} */
     public Map<UUID, OldString> old(Collection<UUID> fittedIds) {
-        List<FittedStringEntity> strings = fitted.findByIdInAndRemovedAtNotNull(fittedIds);
+        List<FittedStringEntity> strings = fitted.off(fittedIds.toArray(UUID[]::new));
         Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
         Map<UUID, StringKind> kindsById =
                 kinds.some(strings.stream().map(FittedStringEntity::kindId).collect(Collectors.toSet()));
@@ -642,7 +641,8 @@ public class Instruments implements LogSource {
     public Map<UUID, String> names(Collection<UUID> ids) {
         return ids.isEmpty()
                 ? Map.of()
-                : instruments.listed(ids).stream().collect(Collectors.toMap(Listed::id, Listed::name));
+                : instruments.listed(ids.toArray(UUID[]::new)).stream()
+                        .collect(Collectors.toMap(Listed::id, Listed::name));
     }
 
     /** {@return what those of some instruments are called that are of a size and on the rack, by their ids and in the order of their names; no more than so many} */
@@ -725,7 +725,7 @@ public class Instruments implements LogSource {
         if (entity.retiredAt().isEmpty()) {
             entity.retire(clock.instant());
             events.publishEvent(new InstrumentRetired(
-                    id, fitted.now(List.of(id)).stream().map(FittedNow::id).toList()));
+                    id, fitted.now(id).stream().map(FittedNow::id).toList()));
         }
     }
 
@@ -756,7 +756,7 @@ public class Instruments implements LogSource {
 
     private void tellOfArrival(InstrumentEntity entity) {
         Map<UUID, Instant> fittedAt = new HashMap<>();
-        fitted.now(List.of(entity.id())).stream()
+        fitted.now(entity.id()).stream()
                 .filter(string -> string.fittedAt() != null)
                 .forEach(string -> fittedAt.put(string.id(), string.fittedAt()));
         events.publishEvent(new InstrumentBroughtBack(entity.id(), entity.name(), entity.createdAt(), fittedAt));

@@ -83,9 +83,8 @@ class Stringings {
     private Kept read(UUID id) {
         InstrumentEntity instrument =
                 instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
-        List<MeasurementEntity> measured =
-                measurements.findByInstrumentIdInOrderByMeasuredOnAscRecordedAtAsc(List.of(id));
-        List<FittedNow> on = fitted.now(List.of(id));
+        List<MeasurementEntity> measured = measurements.of(id);
+        List<FittedNow> on = fitted.now(id);
         Map<UUID, StringKind> known =
                 kinds.some(on.stream().map(FittedNow::kindId).collect(Collectors.toSet()));
         List<Stringing.One> strings = on.stream()

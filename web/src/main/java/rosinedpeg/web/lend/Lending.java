@@ -159,7 +159,7 @@ public class Lending implements LogSource, NotAtHand {
      */
     public Map<UUID, String> spares(Instrument like, LocalDate from, LocalDate until) {
         List<UUID> shelved = shelf.ids(Limit.of(MOST_ON_SHELF));
-        Set<UUID> taken = loans.outBetween(shelved, from, until).stream()
+        Set<UUID> taken = loans.outBetween(shelved.toArray(UUID[]::new), from, until).stream()
                 .map(LoanEntity::instrumentId)
                 .collect(Collectors.toSet());
         List<UUID> here = shelved.stream()
@@ -172,7 +172,7 @@ public class Lending implements LogSource, NotAtHand {
 
     /** {@return what has not come back, of some instruments, the first that goes out first} */
     List<Lent> open(Collection<UUID> instrumentIds) {
-        return lent(loans.findByInstrumentIdInAndBackAtIsNullOrderByFromDayAscId(instrumentIds));
+        return lent(loans.notBack(instrumentIds.toArray(UUID[]::new)));
     }
 
     /** {@return what has not come back, the first that is to be back first} */
@@ -193,7 +193,7 @@ public class Lending implements LogSource, NotAtHand {
 
     /** {@return the loan that came back last, of each of those instruments that has such a one} */
     Map<UUID, Lent> lastReturned(Collection<UUID> instrumentIds) {
-        return lent(loans.lastReturned(instrumentIds)).stream()
+        return lent(loans.lastReturned(instrumentIds.toArray(UUID[]::new))).stream()
                 .collect(Collectors.toMap(Lent::instrumentId, Function.identity(), (one, same) -> one));
     }
 
@@ -480,7 +480,7 @@ public class Lending implements LogSource, NotAtHand {
 
     @Override
     public List<Days> notAtHand(Collection<UUID> instrumentIds, LocalDate from, LocalDate until) {
-        return days(loans.outBetween(instrumentIds, from, until), from);
+        return days(loans.outBetween(instrumentIds.toArray(UUID[]::new), from, until), from);
     }
 
     @Override

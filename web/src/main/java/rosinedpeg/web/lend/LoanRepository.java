@@ -16,7 +16,9 @@ import org.springframework.data.jpa.repository.Query;
 interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
 
     /** What has not come back, of some instruments. */
-    List<LoanEntity> findByInstrumentIdInAndBackAtIsNullOrderByFromDayAscId(Collection<UUID> instrumentIds);
+    @Query("select loan from LoanEntity loan where loan.backAt is null and among(loan.instrumentId, :instrumentIds)"
+            + " order by loan.fromDay, loan.id")
+    List<LoanEntity> notBack(UUID... instrumentIds);
 
     /** What has not come back, the first that is to be back first. */
     List<LoanEntity> findByBackAtIsNullOrderByUntilDayAscId(Limit most);
@@ -45,9 +47,9 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
     List<LoanEntity> lookedAtTwice(Limit most);
 
     /** The one that came back last, of each of some instruments. */
-    @Query("select loan from LoanEntity loan where loan.instrumentId in :instrumentIds and loan.backAt ="
+    @Query("select loan from LoanEntity loan where among(loan.instrumentId, :instrumentIds) and loan.backAt ="
             + " (select max(other.backAt) from LoanEntity other where other.instrumentId = loan.instrumentId)")
-    List<LoanEntity> lastReturned(Collection<UUID> instrumentIds);
+    List<LoanEntity> lastReturned(UUID... instrumentIds);
 
     /** Those of an instrument, the latest first. */
     List<LoanEntity> findByInstrumentIdOrderByFromDayDescId(UUID instrumentId, Limit most);
@@ -70,9 +72,9 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
     void forget(UUID borrowerId);
 
     /** What is or will be out in some days, of some instruments. */
-    @Query("select loan from LoanEntity loan where loan.instrumentId in :instrumentIds and loan.backAt is null"
+    @Query("select loan from LoanEntity loan where among(loan.instrumentId, :instrumentIds) and loan.backAt is null"
             + " and loan.fromDay <= :until and (loan.untilDay >= :from or loan.outAt is not null)")
-    List<LoanEntity> outBetween(Collection<UUID> instrumentIds, LocalDate from, LocalDate until);
+    List<LoanEntity> outBetween(UUID[] instrumentIds, LocalDate from, LocalDate until);
 
     /** What is or will be out in some days. */
     @Query("select loan from LoanEntity loan where loan.backAt is null and loan.fromDay <= :until"

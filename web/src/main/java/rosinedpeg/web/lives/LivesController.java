@@ -13,6 +13,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -63,6 +64,7 @@ class LivesController {
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/lives")
+    @Transactional(readOnly = true)
     String all(
             @RequestParam(name = "family", required = false) @Nullable Family wanted,
             @RequestParam(required = false) @Nullable Position string,
@@ -142,11 +144,15 @@ class LivesController {
         Map<UUID, Long> byInstrument = broken.stream()
                 .collect(
                         Collectors.groupingBy(BrokenCount::instrumentId, Collectors.summingLong(BrokenCount::strings)));
-        Map<UUID, String> names = instruments.names(byInstrument.keySet());
-        return byInstrument.entrySet().stream()
+        List<Map.Entry<UUID, Long>> most = byInstrument.entrySet().stream()
+                .sorted(Map.Entry.<UUID, Long>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey()))
+                .limit(Broken.MOST)
+                .toList();
+        Map<UUID, String> names =
+                instruments.names(most.stream().map(Map.Entry::getKey).toList());
+        return most.stream()
                 .map(one -> new Broken(one.getKey(), requireNonNull(names.get(one.getKey())), one.getValue()))
                 .sorted(Comparator.comparing((Broken one) -> -one.strings()).thenComparing(Broken::instrument))
-                .limit(Broken.MOST)
                 .toList();
     }
 
@@ -159,6 +165,7 @@ class LivesController {
      */
     @OpenTo(Role.PLAYER)
     @GetMapping("/lives/{id}")
+    @Transactional(readOnly = true)
     String one(
             @PathVariable UUID id,
             @RequestParam(required = false) @Nullable UUID with,

@@ -18,9 +18,9 @@ interface OccasionInstrumentRepository extends JpaRepository<OccasionInstrumentE
     /** {@return when which of some instruments is played, of what is not over by a moment} */
     @Query("select played.key.instrumentId as instrumentId, o.beginsAt as beginsAt, o.endsAt as endsAt"
             + " from OccasionInstrumentEntity played join OccasionEntity o on o.id = played.key.occasionId"
-            + " where played.key.instrumentId in :instrumentIds and o.endsAt > :since and o.kind in :kinds"
+            + " where among(played.key.instrumentId, :instrumentIds) and o.endsAt > :since and o.kind in :kinds"
             + " order by o.beginsAt")
-    List<PlayedOn> played(Collection<UUID> instrumentIds, Instant since, Collection<OccasionKind> kinds);
+    List<PlayedOn> played(UUID[] instrumentIds, Instant since, Collection<OccasionKind> kinds);
 
     /** When an instrument is played. */
     interface PlayedOn {

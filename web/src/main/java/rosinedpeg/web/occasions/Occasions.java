@@ -107,7 +107,7 @@ public class Occasions {
     public Map<UUID, List<Span>> played(Collection<UUID> instrumentIds, Instant since) {
         return instrumentIds.isEmpty()
                 ? Map.of()
-                : playing.played(instrumentIds, since, PLAYED).stream()
+                : playing.played(instrumentIds.toArray(UUID[]::new), since, PLAYED).stream()
                         .collect(Collectors.groupingBy(
                                 OccasionInstrumentRepository.PlayedOn::getInstrumentId,
                                 Collectors.mapping(

@@ -1,7 +1,6 @@
 package rosinedpeg.web.sound;
 
 import java.time.Instant;
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -67,8 +66,8 @@ interface SoundRepository extends JpaRepository<SoundEntity, UUID> {
     @Query("select new rosinedpeg.web.sound.SoundRepository$OfKind(said.kindId, said.instrumentId, said.columns)"
             + " from SoundEntity said"
             + " where said.passedOver = false and said.moment = rosinedpeg.web.sound.SoundMoment.ON"
-            + " and said.kindId in :kindIds")
-    List<OfKind> of(Collection<UUID> kindIds);
+            + " and among(said.kindId, :kindIds)")
+    List<OfKind> of(UUID... kindIds);
 
     String OF_THE_RACK =
             " and exists (select 1 from InstrumentEntity instrument where instrument.id = string.instrumentId"

@@ -238,7 +238,7 @@ public class Sounds {
      * @return those, by what they are said on
      */
     public Map<SoundScale, SoundPlaces<UUID>> places(Collection<UUID> kindIds, UUID instrumentId) {
-        List<SoundRepository.OfKind> said = sounds.of(kindIds);
+        List<SoundRepository.OfKind> said = sounds.of(kindIds.toArray(UUID[]::new));
         Map<SoundScale, SoundPlaces<UUID>> places = new EnumMap<>(SoundScale.class);
         for (SoundScale scale : SoundScale.values()) {
             List<Said<UUID, UUID>> onScale = new ArrayList<>();
