@@ -1,6 +1,8 @@
 package rosinedpeg.web;
 
+import static java.util.Objects.requireNonNull;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.time.Clock;
@@ -18,6 +20,7 @@ import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.transaction.IllegalTransactionStateException;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.rounds.Coupling;
@@ -201,6 +204,19 @@ class GrowthIT extends InRequests {
         });
     }
 
+    /** A page that asks its questions in one transaction that only reads loses nothing that one of them would write. */
+    @Test
+    void whatIsWrittenWhereOnlyReadingIsMeantIsRefused() {
+        UUID violin = instrument("Pit 1 violin");
+        TransactionTemplate reading = new TransactionTemplate(requireNonNull(transaction.getTransactionManager()));
+        reading.setReadOnly(true);
+        at(() -> reading.executeWithoutResult(open -> {
+            assertThat(instruments.get(violin).name()).isEqualTo("Pit 1 violin");
+            assertThatThrownBy(() -> instruments.guard(violin, true, true))
+                    .isInstanceOf(IllegalTransactionStateException.class);
+        }));
+    }
+
     /** Many more instruments, and twice the years: no more questions to the database, and no more rows that it answers. */
     @Test
     void noPageReadsMoreWhenTheRackGrows() throws Exception {
@@ -219,7 +235,17 @@ class GrowthIT extends InRequests {
         Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
         String violin = "/instruments/" + instrument("Pit 1 violin");
         Map<String, Long> read = new TreeMap<>();
-        for (String page : List.of("/", "/?find=pit", "/settling", "/bench", violin, violin + "/log")) {
+        for (String page : List.of(
+                "/",
+                "/?find=pit",
+                "/settling",
+                "/bench",
+                "/lend",
+                "/lives",
+                "/sound",
+                "/drawer",
+                violin,
+                violin + "/log")) {
             page(account("keeper"), page);
             statistics.setStatisticsEnabled(true);
             statistics.clear();

@@ -46,7 +46,7 @@ class PagesIT extends RunningApplication {
     private static final String EMPTY_PAGE = "/password";
 
     /** An application that has just started is slower for its first minutes, while the machine's code is made. */
-    private static final int WARM_UP_SECONDS = 150;
+    private static final int WARM_UP_SECONDS = 300;
 
     @Autowired
     TransactionTemplate transaction;

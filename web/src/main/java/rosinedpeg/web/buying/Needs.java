@@ -17,7 +17,8 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.buying.Coming;
 import rosinedpeg.core.buying.Shortfall;
 import rosinedpeg.core.stock.Level;
@@ -37,7 +38,6 @@ import rosinedpeg.web.rack.Rack;
 
 /** What the coming weeks need, against what lies in the drawer and what is on order. */
 @Service
-@Transactional(readOnly = true)
 class Needs {
 
     /** How many weeks can be looked ahead. */
@@ -57,6 +57,7 @@ class Needs {
     private final Purchases purchases;
     private final Suppliers suppliers;
     private final Clock clock;
+    private final TransactionTemplate reading;
 
     Needs(
             Rack rack,
@@ -66,7 +67,8 @@ class Needs {
             CaseKits kits,
             Purchases purchases,
             Suppliers suppliers,
-            Clock clock) {
+            Clock clock,
+            PlatformTransactionManager transactions) {
         this.rack = rack;
         this.instruments = instruments;
         this.kinds = kinds;
@@ -75,6 +77,8 @@ class Needs {
         this.purchases = purchases;
         this.suppliers = suppliers;
         this.clock = clock;
+        this.reading = new TransactionTemplate(transactions);
+        reading.setReadOnly(true);
     }
 
     /**
@@ -167,14 +171,18 @@ class Needs {
     }
 
     /** {@return what is needed within so many weeks} */
-    @Transactional
     Needed within(int weeks) {
         Instant now = clock.instant();
+        Instant until = now.plus(7L * weeks, ChronoUnit.DAYS);
+        // What is due may have to be worked out anew, which is more than reading.
+        List<UUID> ids = rack.dueBy(until, MOST);
+        return requireNonNull(reading.execute(read -> of(ids, now, until)));
+    }
+
+    private Needed of(List<UUID> ids, Instant now, Instant until) {
         LocalDate today = now.atZone(CurrentWorkshop.zone()).toLocalDate();
         Map<UUID, List<Due>> dueByKind = new HashMap<>();
         List<Due> usual = new ArrayList<>();
-        Instant until = now.plus(7L * weeks, ChronoUnit.DAYS);
-        List<UUID> ids = rack.dueBy(until, MOST);
         for (Standing standing : instruments.standings(ids).values()) {
             for (StringOn string : standing.strings()) {
                 Instant dueAt = string.dueAt(now);

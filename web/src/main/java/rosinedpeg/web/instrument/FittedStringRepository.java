@@ -9,6 +9,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
@@ -58,12 +59,35 @@ interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID>
     @Query(KIND_COUNTS + " and string.kindId in :kindIds group by string.kindId, string.cameOff")
     List<Count> counts(Collection<UUID> kindIds);
 
-    /** How many of each kind broke where on which instrument. */
-    @Query("select new rosinedpeg.web.instrument.BrokenCount(string.kindId, string.instrumentId, string.brokeWhere,"
-            + " count(*)) from FittedStringEntity string where string.fittedAt is not null"
-            + " and string.cameOff = rosinedpeg.core.wear.CameOff.BROKE"
-            + " group by string.kindId, string.instrumentId, string.brokeWhere")
-    List<BrokenCount> broken();
+    String BROKE = " from FittedStringEntity string, StringKindEntity kind where kind.id = string.kindId"
+            + " and kind.family = :family and string.fittedAt is not null"
+            + " and string.cameOff = rosinedpeg.core.wear.CameOff.BROKE";
+
+    /**
+     * How many strings broke at one place.
+     *
+     * @param where the place
+     * @param strings how many
+     */
+    record BrokeAt(BreakPlace where, long strings) {}
+
+    /** Where the strings of a family broke, as far as somebody said. */
+    @Query("select new rosinedpeg.web.instrument.FittedStringRepository$BrokeAt(string.brokeWhere, count(*))" + BROKE
+            + " and string.brokeWhere is not null group by string.brokeWhere")
+    List<BrokeAt> brokeAt(Family family);
+
+    /**
+     * How many strings broke on one instrument.
+     *
+     * @param instrumentId the instrument
+     * @param strings how many
+     */
+    record BrokeOn(UUID instrumentId, long strings) {}
+
+    /** On which instruments most strings of a family broke. */
+    @Query("select new rosinedpeg.web.instrument.FittedStringRepository$BrokeOn(string.instrumentId, count(*))" + BROKE
+            + " group by string.instrumentId order by count(*) desc, string.instrumentId")
+    List<BrokeOn> brokeOn(Family family, Limit most);
 
     /** The kinds for one place of a family that were ever on anything. */
     @Query(

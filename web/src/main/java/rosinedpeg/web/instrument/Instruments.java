@@ -500,9 +500,24 @@ public class Instruments implements LogSource {
         return past;
     }
 
-    /** {@return how many strings broke in use, by kind, instrument and place} */
-    public List<BrokenCount> broken() {
-        return fitted.broken();
+    /** {@return how many strings of a family broke in use at which place, of those of which it was said} */
+    public Map<BreakPlace, Long> brokeAt(Family family) {
+        return fitted.brokeAt(family).stream()
+                .collect(Collectors.toMap(
+                        FittedStringRepository.BrokeAt::where,
+                        FittedStringRepository.BrokeAt::strings,
+                        Long::sum,
+                        () -> new EnumMap<>(BreakPlace.class)));
+    }
+
+    /** {@return the instruments on which most strings of a family broke in use, with how many: the worst first, no more than some} */
+    public Map<UUID, Long> brokeOn(Family family, int most) {
+        return fitted.brokeOn(family, Limit.of(most)).stream()
+                .collect(Collectors.toMap(
+                        FittedStringRepository.BrokeOn::instrumentId,
+                        FittedStringRepository.BrokeOn::strings,
+                        Long::sum,
+                        LinkedHashMap::new));
     }
 
     /** {@return the kinds for one place of a family that were ever on anything} */

@@ -12,9 +12,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.Severity;
@@ -115,8 +115,7 @@ class LendPages {
             LocalDate today) {}
 
     ShelfPage shelf(int from) {
-        Map<UUID, String> all = lending.onShelf();
-        ListPage<UUID> part = ListPage.of(List.copyOf(all.keySet()), from);
+        ListPage<UUID> part = lending.onShelf(from);
         Map<UUID, Instrument> shown = instruments.of(part.shown());
         Map<UUID, Optional<Lent>> out = new HashMap<>();
         Map<UUID, Optional<Lent>> next = new HashMap<>();
@@ -243,16 +242,7 @@ class LendPages {
 
     /** {@return the day on which most of what is out is to be back; today when nothing is out} */
     LocalDate likelyTurn() {
-        Map<LocalDate, Integer> days = new TreeMap<>();
-        lending.open(MOST_OPEN).stream()
-                .filter(lent -> lent.isOut() && !lent.days().until().isBefore(today()))
-                .forEach(lent -> days.merge(lent.days().until(), 1, Integer::sum));
-        return days.entrySet().stream()
-                .max(Map.Entry.<LocalDate, Integer>comparingByValue()
-                        .thenComparing(
-                                Map.Entry.<LocalDate, Integer>comparingByKey().reversed()))
-                .map(Map.Entry::getKey)
-                .orElseGet(this::today);
+        return lending.likelyTurn().orElseGet(this::today);
     }
 
     TurnPage turn(LocalDate turn) {
@@ -260,11 +250,14 @@ class LendPages {
         List<Lent> open = lending.open(MOST_OPEN + 1);
         Map<UUID, Standing> standings = instruments.standings(
                 open.stream().map(Lent::instrumentId).distinct().toList());
+        Map<UUID, List<Lent>> promised =
+                open.stream().filter(Lent::isPromised).collect(Collectors.groupingBy(Lent::instrumentId));
         Map<Turn.Does, List<AtTurn>> groups = new EnumMap<>(Turn.Does.class);
         for (Lent lent : open) {
             Turn.Does does = Turn.of(lent.days(), lent.isOut(), turn, today);
             if (does != Turn.Does.NOTHING) {
-                groups.computeIfAbsent(does, none -> new ArrayList<>()).add(atTurn(lent, open, standings));
+                groups.computeIfAbsent(does, none -> new ArrayList<>())
+                        .add(atTurn(lent, promised.getOrDefault(lent.instrumentId(), List.of()), standings));
             }
         }
         groups.values()
@@ -273,7 +266,7 @@ class LendPages {
                                         ? one.lent().days().until()
                                         : one.lent().days().from())
                                 .thenComparing(one -> one.lent().instrument())));
-        Map<UUID, String> home = new LinkedHashMap<>(lending.onShelf());
+        Map<UUID, String> home = new LinkedHashMap<>(lending.namesOnShelf());
         open.stream()
                 .filter(lent -> lent.isOut() || Turn.of(lent.days(), false, turn, today) == Turn.Does.GOES_OUT)
                 .forEach(lent -> home.remove(lent.instrumentId()));
@@ -286,11 +279,10 @@ class LendPages {
                 open.size() > MOST_OPEN ? MOST_OPEN : 0);
     }
 
-    private AtTurn atTurn(Lent lent, List<Lent> open, Map<UUID, Standing> standings) {
+    private AtTurn atTurn(Lent lent, List<Lent> promised, Map<UUID, Standing> standings) {
         Optional<Lent> next = !lent.isOut()
                 ? Optional.empty()
-                : open.stream()
-                        .filter(other -> other.instrumentId().equals(lent.instrumentId()) && other.isPromised())
+                : promised.stream()
                         .min(Comparator.comparing(other -> other.days().from()));
         LocalDate again =
                 next.map(other -> other.days().from()).orElse(lent.days().until());

@@ -97,8 +97,13 @@ public class Lending implements LogSource, NotAtHand {
 
     // --- the shelf ---------------------------------------------------------------------------------------------------
 
-    /** {@return what stands on the shelf or belongs there, by its name and in the order of the names} */
-    Map<UUID, String> onShelf() {
+    /** {@return what stands on the shelf or belongs there, in the order of the names, after so many} */
+    ListPage<UUID> onShelf(int from) {
+        return ListPage.of(shelf.byName(ListPage.after(from)));
+    }
+
+    /** {@return the names of all of it, in their order} */
+    Map<UUID, String> namesOnShelf() {
         return instruments.names(shelf.ids(Limit.of(MOST_ON_SHELF))).entrySet().stream()
                 .sorted(Map.Entry.comparingByValue(String.CASE_INSENSITIVE_ORDER))
                 .collect(Collectors.toMap(
@@ -160,7 +165,7 @@ public class Lending implements LogSource, NotAtHand {
     public Map<UUID, String> spares(Instrument like, LocalDate from, LocalDate until) {
         List<UUID> shelved = shelf.ids(Limit.of(MOST_ON_SHELF));
         Set<UUID> taken = loans.outBetween(shelved.toArray(UUID[]::new), from, until).stream()
-                .map(LoanEntity::instrumentId)
+                .map(LoanRepository.Out::instrumentId)
                 .collect(Collectors.toSet());
         List<UUID> here = shelved.stream()
                 .filter(id -> !taken.contains(id) && !id.equals(like.id()))
@@ -173,6 +178,11 @@ public class Lending implements LogSource, NotAtHand {
     /** {@return what has not come back, of some instruments, the first that goes out first} */
     List<Lent> open(Collection<UUID> instrumentIds) {
         return lent(loans.notBack(instrumentIds.toArray(UUID[]::new)));
+    }
+
+    /** {@return the day from today on which most of what is out is to be back; empty where none is} */
+    Optional<LocalDate> likelyTurn() {
+        return loans.daysBack(today(), Limit.of(1)).stream().findFirst();
     }
 
     /** {@return what has not come back, the first that is to be back first} */
@@ -488,11 +498,11 @@ public class Lending implements LogSource, NotAtHand {
         return days(loans.outBetween(from, until), from);
     }
 
-    private List<Days> days(List<LoanEntity> out, LocalDate from) {
+    private List<Days> days(List<LoanRepository.Out> out, LocalDate from) {
         return out.stream()
                 .map(loan -> {
                     Loan days = loan.days();
-                    boolean late = loan.outAt().isPresent() && days.until().isBefore(from);
+                    boolean late = loan.outAt() != null && days.until().isBefore(from);
                     // Nobody knows when a late one comes; not today.
                     LocalDate last = late ? from : days.free().minusDays(1);
                     return new Days(

@@ -1,16 +1,19 @@
 package rosinedpeg.web.lend;
 
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Limit;
 import org.springframework.data.domain.Page;
 import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
+import rosinedpeg.core.lending.Loan;
 
 /** Who has what. */
 interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
@@ -71,13 +74,40 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
     @Query("update LoanEntity loan set loan.borrowerId = null where loan.borrowerId = :borrowerId")
     void forget(UUID borrowerId);
 
+    /**
+     * What is or will be out: not how it looked, which is most of what is kept of it.
+     *
+     * @param instrumentId which instrument
+     * @param from the first day
+     * @param until the last
+     * @param outAt when it went out; null while it is only promised
+     */
+    record Out(
+            UUID instrumentId,
+            LocalDate from,
+            LocalDate until,
+            @Nullable Instant outAt) {
+
+        Loan days() {
+            return new Loan(from, until, Optional.empty());
+        }
+    }
+
+    String OUT_BETWEEN =
+            "select new rosinedpeg.web.lend.LoanRepository$Out(loan.instrumentId, loan.fromDay, loan.untilDay, loan.outAt)"
+                    + " from LoanEntity loan where loan.backAt is null and loan.fromDay <= :until"
+                    + " and (loan.untilDay >= :from or loan.outAt is not null)";
+
     /** What is or will be out in some days, of some instruments. */
-    @Query("select loan from LoanEntity loan where among(loan.instrumentId, :instrumentIds) and loan.backAt is null"
-            + " and loan.fromDay <= :until and (loan.untilDay >= :from or loan.outAt is not null)")
-    List<LoanEntity> outBetween(UUID[] instrumentIds, LocalDate from, LocalDate until);
+    @Query(OUT_BETWEEN + " and among(loan.instrumentId, :instrumentIds)")
+    List<Out> outBetween(UUID[] instrumentIds, LocalDate from, LocalDate until);
 
     /** What is or will be out in some days. */
-    @Query("select loan from LoanEntity loan where loan.backAt is null and loan.fromDay <= :until"
-            + " and (loan.untilDay >= :from or loan.outAt is not null)")
-    List<LoanEntity> outBetween(LocalDate from, LocalDate until);
+    @Query(OUT_BETWEEN)
+    List<Out> outBetween(LocalDate from, LocalDate until);
+
+    /** The days from today on which something is to be back, the one on which most is first. */
+    @Query("select loan.untilDay from LoanEntity loan where loan.backAt is null and loan.outAt is not null"
+            + " and loan.untilDay >= :today group by loan.untilDay order by count(*) desc, loan.untilDay")
+    List<LocalDate> daysBack(LocalDate today, Limit most);
 }

@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Lock;
 import org.springframework.data.jpa.repository.Query;
@@ -14,6 +16,11 @@ interface ShelfInstrumentRepository extends JpaRepository<ShelfInstrumentEntity,
 
     @Query("select one.instrumentId from ShelfInstrumentEntity one order by one.instrumentId")
     List<UUID> ids(Limit most);
+
+    /** The same in the order of their names, as many as a page shows. */
+    @Query("select instrument.id from ShelfInstrumentEntity one, InstrumentEntity instrument"
+            + " where instrument.id = one.instrumentId order by lower(instrument.name), instrument.id")
+    Page<UUID> byName(Pageable part);
 
     /** Whoever lends an instrument does so after whoever lends it already: two that waited for each other would wait for ever. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)

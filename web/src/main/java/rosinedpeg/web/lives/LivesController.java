@@ -10,7 +10,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
@@ -24,7 +23,6 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.web.drawing.LifeDrawing;
 import rosinedpeg.web.drawing.View;
-import rosinedpeg.web.instrument.BrokenCount;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.KindPast;
 import rosinedpeg.web.instrument.PastString;
@@ -81,11 +79,6 @@ class LivesController {
                 .filter(families::contains)
                 .or(() -> families.stream().findFirst());
         past.keySet().removeIf(id -> !Optional.of(family(id, known)).equals(family));
-        List<BrokenCount> broken = instruments.broken().stream()
-                .filter(count -> Optional.of(
-                                requireNonNull(known.get(count.kindId())).family())
-                        .equals(family))
-                .toList();
         Map<Position, ListPage<Strand>> strands = new EnumMap<>(Position.class);
         strands(past, known).forEach((position, ofOne) -> {
             if (string == null || position == string) {
@@ -101,8 +94,8 @@ class LivesController {
                         strands,
                         Optional.ofNullable(string),
                         past.values().stream().mapToLong(KindPast::over).sum(),
-                        places(broken),
-                        where(broken)),
+                        family.map(instruments::brokeAt).orElse(Map.of()),
+                        family.map(this::broken).orElse(List.of())),
                 model);
         return "lives/lives";
     }
@@ -132,25 +125,10 @@ class LivesController {
         return strands;
     }
 
-    private static Map<BreakPlace, Long> places(List<BrokenCount> broken) {
-        Map<BreakPlace, Long> places = new EnumMap<>(BreakPlace.class);
-        broken.stream()
-                .filter(count -> count.where() != null)
-                .forEach(count -> places.merge(requireNonNull(count.where()), count.strings(), Long::sum));
-        return places;
-    }
-
-    private List<Broken> where(List<BrokenCount> broken) {
-        Map<UUID, Long> byInstrument = broken.stream()
-                .collect(
-                        Collectors.groupingBy(BrokenCount::instrumentId, Collectors.summingLong(BrokenCount::strings)));
-        List<Map.Entry<UUID, Long>> most = byInstrument.entrySet().stream()
-                .sorted(Map.Entry.<UUID, Long>comparingByValue().reversed().thenComparing(Map.Entry.comparingByKey()))
-                .limit(Broken.MOST)
-                .toList();
-        Map<UUID, String> names =
-                instruments.names(most.stream().map(Map.Entry::getKey).toList());
-        return most.stream()
+    private List<Broken> broken(Family family) {
+        Map<UUID, Long> most = instruments.brokeOn(family, Broken.MOST);
+        Map<UUID, String> names = instruments.names(most.keySet());
+        return most.entrySet().stream()
                 .map(one -> new Broken(one.getKey(), requireNonNull(names.get(one.getKey())), one.getValue()))
                 .sorted(Comparator.comparing((Broken one) -> -one.strings()).thenComparing(Broken::instrument))
                 .toList();
