@@ -6,6 +6,7 @@ import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.domain.JavaModifier;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.util.ServiceLoader;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
@@ -53,11 +54,20 @@ class ModulesTest {
             boolean used = type.getDirectDependenciesToSelf().stream()
                     .anyMatch(dependency -> !module.contains(dependency.getOriginClass())
                             || isNamedByADoor(type, dependency.getOriginClass()));
-            if (type.isTopLevelClass() && type.getModifiers().contains(JavaModifier.PUBLIC) && !used) {
+            if (type.isTopLevelClass()
+                    && type.getModifiers().contains(JavaModifier.PUBLIC)
+                    && !used
+                    && !isFoundAsAService(type)) {
                 unused.add(type.getSimpleName());
             }
         }
         assertThat(unused).isEmpty();
+    }
+
+    private static boolean isFoundAsAService(JavaClass type) {
+        return type.getRawInterfaces().stream()
+                .flatMap(service -> ServiceLoader.load(service.reflect()).stream())
+                .anyMatch(provider -> provider.type().getName().equals(type.getName()));
     }
 
     /** The compiler asks after null only where a package says so. */

@@ -114,10 +114,7 @@ public class Aftercare implements LogSource {
     /** {@return when each kind of care was taken last; what never was is missing} */
     public Map<CareKind, Instant> lastCare(UUID instrumentId) {
         Map<CareKind, Instant> last = new EnumMap<>(CareKind.class);
-        for (CareKind kind : CareKind.values()) {
-            cares.findFirstByInstrumentIdAndKindOrderByAtDesc(instrumentId, kind)
-                    .ifPresent(care -> last.put(kind, care.at()));
-        }
+        cares.last(instrumentId).forEach(care -> last.put(care.kind(), care.at()));
         return last;
     }
 

@@ -2,9 +2,9 @@ package rosinedpeg.web.aftercare;
 
 import java.time.Instant;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.CrudRepository;
 
 /** What was done to strings and bow between changes, as it is kept. */
@@ -14,7 +14,18 @@ interface CareRepository extends CrudRepository<CareEntity, UUID> {
 
     List<CareEntity> findByInstrumentIdOrderByAtDesc(UUID instrumentId, Limit most);
 
-    Optional<CareEntity> findFirstByInstrumentIdAndKindOrderByAtDesc(UUID instrumentId, CareKind kind);
+    /**
+     * When a kind of care was taken last.
+     *
+     * @param kind which
+     * @param at when
+     */
+    record Last(CareKind kind, Instant at) {}
+
+    /** That of an instrument, of each kind that was ever taken. */
+    @Query("select new rosinedpeg.web.aftercare.CareRepository$Last(care.kind, max(care.at)) from CareEntity care"
+            + " where care.instrumentId = :instrumentId group by care.kind")
+    List<Last> last(UUID instrumentId);
 
     List<CareEntity> findByInstrumentIdAndKindAndAtAfter(UUID instrumentId, CareKind kind, Instant since);
 }

@@ -129,7 +129,6 @@ class PlanController {
     /** The same as a PDF. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/plan/card.pdf")
-    @Transactional(readOnly = true)
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id,
             @ModelAttribute("form") PlanForm form,

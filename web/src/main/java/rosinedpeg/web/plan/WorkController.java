@@ -111,7 +111,6 @@ class WorkController {
     /** The same as a PDF. */
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/work/card.pdf")
-    @Transactional(readOnly = true)
     ResponseEntity<byte[]> pdf(
             @PathVariable UUID id,
             @ModelAttribute("form") WorkForm form,

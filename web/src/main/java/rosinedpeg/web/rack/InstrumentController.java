@@ -172,7 +172,7 @@ class InstrumentController {
                         aftercare.lastCare(id),
                         UUID.randomUUID(),
                         clock.instant(),
-                        sounds.asked(id).size(),
+                        sounds.howManyAsked(id),
                         instrument.load(),
                         NotAtHand.of(notAtHand, List.of(id), today, today),
                         today),

@@ -15,5 +15,5 @@ import rosinedpeg.web.kinds.StringKind;
  * @param kind what it is
  * @param since when it had settled, or came off
  */
-public record Asked(
+record Asked(
         Question question, UUID instrumentId, String instrument, Position position, StringKind kind, Instant since) {}

@@ -64,12 +64,20 @@ public class Sounds {
     }
 
     /** {@return the strings of an instrument of which it is asked how they sound: those that are on, I first, then those that came off} */
-    public List<Asked> asked(UUID instrumentId) {
+    List<Asked> asked(UUID instrumentId) {
         Instant now = clock.instant();
         return asked(
                 sounds.unheardOn(instrumentId, now.minus(ASKED_UNTIL), now.minus(SoundAsked.MELLOWS)),
                 sounds.unheardOff(instrumentId, now.minus(SoundAsked.AFTER_OFF)),
                 now);
+    }
+
+    /** {@return of how many that is} */
+    public int howManyAsked(UUID instrumentId) {
+        Instant now = clock.instant();
+        List<UUID> on = sounds.unheardOn(instrumentId, now.minus(ASKED_UNTIL), now.minus(SoundAsked.MELLOWS));
+        List<UUID> cameOff = cameOff(sounds.unheardOff(instrumentId, now.minus(SoundAsked.AFTER_OFF)), now);
+        return (on.isEmpty() ? 0 : askedOn(on, now).size()) + cameOff.size();
     }
 
     /** {@return the same of every instrument on the rack, those asked about longest first, no more than some} */
@@ -83,15 +91,19 @@ public class Sounds {
     }
 
     private List<Asked> asked(List<UUID> on, List<SoundRepository.Off> off, Instant now) {
-        List<UUID> cameOff = off.stream()
-                .filter(one -> SoundAsked.afterOff(Optional.ofNullable(one.fittedAt()), one.removedAt(), now))
-                .map(SoundRepository.Off::id)
-                .toList();
+        List<UUID> cameOff = cameOff(off, now);
         List<Asked> asked = new ArrayList<>(on.isEmpty() ? List.of() : askedOn(on, now));
         if (!cameOff.isEmpty()) {
             asked.addAll(askedOff(cameOff));
         }
         return asked;
+    }
+
+    private static List<UUID> cameOff(List<SoundRepository.Off> off, Instant now) {
+        return off.stream()
+                .filter(one -> SoundAsked.afterOff(Optional.ofNullable(one.fittedAt()), one.removedAt(), now))
+                .map(SoundRepository.Off::id)
+                .toList();
     }
 
     private List<Asked> askedOn(List<UUID> fittedIds, Instant now) {
