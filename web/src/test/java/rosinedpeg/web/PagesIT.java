@@ -232,10 +232,11 @@ class PagesIT extends RunningApplication {
 
     private static void print(String what, List<Long> micros, List<Long> empty, int kilobytes) {
         System.out.printf(
-                "page %-50s half within %4d ms, 95 %% within %4d ms, %4.1f times an empty page, %4d kB%n",
+                "page %-50s half within %4d ms, 95 %% within %4d ms, %4.1f and %4.1f times an empty page, %4d kB%n",
                 what,
                 percentile(micros, 50) / 1000,
                 percentile(micros, 95) / 1000,
+                (double) percentile(micros, 50) / percentile(empty, 50),
                 (double) percentile(micros, 95) / percentile(empty, 95),
                 kilobytes);
     }
