@@ -236,16 +236,7 @@ class GrowthIT extends InRequests {
         String violin = "/instruments/" + instrument("Pit 1 violin");
         Map<String, Long> read = new TreeMap<>();
         for (String page : List.of(
-                "/",
-                "/?find=pit",
-                "/settling",
-                "/bench",
-                "/lend",
-                "/lives",
-                "/sound",
-                "/drawer",
-                violin,
-                violin + "/log")) {
+                "/", "/?find=pit", "/settling", "/bench", "/lend", "/lives", "/drawer", violin, violin + "/log")) {
             page(account("keeper"), page);
             statistics.setStatisticsEnabled(true);
             statistics.clear();
