@@ -208,7 +208,7 @@ class LendController {
     @GetMapping("/lend/turn")
     @Transactional(readOnly = true)
     String turn(@RequestParam(required = false) @Nullable LocalDate day, Model model) {
-        LocalDate turn = day == null ? pages.likelyTurn() : near(day);
+        LocalDate turn = day == null ? lending.likelyTurn() : near(day);
         model.addAttribute("form", TurnForm.blank(turn.plusWeeks(WEEKS)));
         return showTurn(turn, model);
     }
@@ -227,7 +227,7 @@ class LendController {
             BindingResult result,
             Model model,
             RedirectAttributes redirect) {
-        LocalDate turn = day == null ? pages.likelyTurn() : near(day);
+        LocalDate turn = day == null ? lending.likelyTurn() : near(day);
         Map<UUID, Integer> seen = form.seen();
         if (seen.isEmpty()) {
             result.rejectValue("stay", "turn.none");

@@ -240,11 +240,6 @@ class LendPages {
             LocalDate today,
             int most) {}
 
-    /** {@return the day on which most of what is out is to be back; today when nothing is out} */
-    LocalDate likelyTurn() {
-        return lending.likelyTurn().orElseGet(this::today);
-    }
-
     TurnPage turn(LocalDate turn) {
         LocalDate today = today();
         List<Lent> open = lending.open(MOST_OPEN + 1);

@@ -180,9 +180,9 @@ public class Lending implements LogSource, NotAtHand {
         return lent(loans.notBack(instrumentIds.toArray(UUID[]::new)));
     }
 
-    /** {@return the day from today on which most of what is out is to be back; empty where none is} */
-    Optional<LocalDate> likelyTurn() {
-        return loans.daysBack(today(), Limit.of(1)).stream().findFirst();
+    /** {@return the day on which most of what is out is to be back; today when nothing is out} */
+    LocalDate likelyTurn() {
+        return loans.daysBack(today(), Limit.of(1)).stream().findFirst().orElseGet(this::today);
     }
 
     /** {@return what has not come back, the first that is to be back first} */

@@ -166,13 +166,15 @@ public class Rack {
 
     private void bringUpToDate() {
         Instant now = clock.instant();
-        List<UUID> outdated = places.outdated(now, AT_A_TIME);
-        while (!outdated.isEmpty()) {
-            // Whoever else looks just now may have worked some of them out while these waited for him.
-            workOut(places.outdated(outdated, now), now);
-            places.flush();
-            outdated = outdated.size() < AT_A_TIME.max() ? List.of() : places.outdated(now, AT_A_TIME);
-        }
+        List<UUID> outdated;
+        do {
+            outdated = places.outdated(now, AT_A_TIME);
+            if (!outdated.isEmpty()) {
+                // Whoever else looks just now may have worked some of them out while this waited.
+                workOut(places.stillOutdated(outdated.toArray(UUID[]::new), now), now);
+                places.flush();
+            }
+        } while (outdated.size() == AT_A_TIME.max());
     }
 
     private void workOut(Collection<RackPlaceEntity> outdated, Instant now) {

@@ -2,7 +2,6 @@ package rosinedpeg.web.rack;
 
 import jakarta.persistence.LockModeType;
 import java.time.Instant;
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.domain.Limit;
@@ -58,7 +57,7 @@ interface RackPlaceRepository extends JpaRepository<RackPlaceEntity, UUID> {
 
     /** Those of some that have to be worked out again still; nobody else changes them until that is done. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
-    @Query("select place from RackPlaceEntity place where place.instrumentId in :ids and place.holdsUntil <= :now"
+    @Query("select place from RackPlaceEntity place where among(place.instrumentId, :ids) and place.holdsUntil <= :now"
             + " order by place.instrumentId")
-    List<RackPlaceEntity> outdated(Collection<UUID> ids, Instant now);
+    List<RackPlaceEntity> stillOutdated(UUID[] ids, Instant now);
 }

@@ -66,18 +66,29 @@ public class Sounds {
     /** {@return the strings of an instrument of which it is asked how they sound: those that are on, I first, then those that came off} */
     List<Asked> asked(UUID instrumentId) {
         Instant now = clock.instant();
-        return asked(
-                sounds.unheardOn(instrumentId, now.minus(ASKED_UNTIL), now.minus(SoundAsked.MELLOWS)),
-                sounds.unheardOff(instrumentId, now.minus(SoundAsked.AFTER_OFF)),
-                now);
+        return asked(on(instrumentId, now), off(instrumentId, now), now);
     }
 
     /** {@return of how many that is} */
     public int howManyAsked(UUID instrumentId) {
         Instant now = clock.instant();
-        List<UUID> on = sounds.unheardOn(instrumentId, now.minus(ASKED_UNTIL), now.minus(SoundAsked.MELLOWS));
-        List<UUID> cameOff = cameOff(sounds.unheardOff(instrumentId, now.minus(SoundAsked.AFTER_OFF)), now);
-        return (on.isEmpty() ? 0 : askedOn(on, now).size()) + cameOff.size();
+        return askedOn(on(instrumentId, now), now).size()
+                + off(instrumentId, now).size();
+    }
+
+    private List<UUID> on(UUID instrumentId, Instant now) {
+        return sounds.unheardOn(instrumentId, now.minus(ASKED_UNTIL), now.minus(SoundAsked.MELLOWS));
+    }
+
+    private List<UUID> off(UUID instrumentId, Instant now) {
+        return off(sounds.unheardOff(instrumentId, now.minus(SoundAsked.AFTER_OFF)), now);
+    }
+
+    private static List<UUID> off(List<SoundRepository.Off> off, Instant now) {
+        return off.stream()
+                .filter(one -> SoundAsked.afterOff(Optional.ofNullable(one.fittedAt()), one.removedAt(), now))
+                .map(SoundRepository.Off::id)
+                .toList();
     }
 
     /** {@return the same of every instrument on the rack, those asked about longest first, no more than some} */
@@ -86,27 +97,20 @@ public class Sounds {
         Limit most = Limit.of(MOST_ASKED);
         return asked(
                 sounds.unheardOn(now.minus(ASKED_UNTIL), now.minus(SoundAsked.MELLOWS), most),
-                sounds.unheardOff(now.minus(SoundAsked.AFTER_OFF), most),
+                off(sounds.unheardOff(now.minus(SoundAsked.AFTER_OFF), most), now),
                 now);
     }
 
-    private List<Asked> asked(List<UUID> on, List<SoundRepository.Off> off, Instant now) {
-        List<UUID> cameOff = cameOff(off, now);
-        List<Asked> asked = new ArrayList<>(on.isEmpty() ? List.of() : askedOn(on, now));
-        if (!cameOff.isEmpty()) {
-            asked.addAll(askedOff(cameOff));
-        }
+    private List<Asked> asked(List<UUID> on, List<UUID> off, Instant now) {
+        List<Asked> asked = new ArrayList<>(askedOn(on, now));
+        asked.addAll(askedOff(off));
         return asked;
     }
 
-    private static List<UUID> cameOff(List<SoundRepository.Off> off, Instant now) {
-        return off.stream()
-                .filter(one -> SoundAsked.afterOff(Optional.ofNullable(one.fittedAt()), one.removedAt(), now))
-                .map(SoundRepository.Off::id)
-                .toList();
-    }
-
     private List<Asked> askedOn(List<UUID> fittedIds, Instant now) {
+        if (fittedIds.isEmpty()) {
+            return List.of();
+        }
         Map<UUID, SettlingString> strings = settlings.get(fittedIds);
         List<Asked> asked = new ArrayList<>();
         for (UUID fittedId : fittedIds) {
@@ -128,6 +132,9 @@ public class Sounds {
     }
 
     private List<Asked> askedOff(List<UUID> fittedIds) {
+        if (fittedIds.isEmpty()) {
+            return List.of();
+        }
         Map<UUID, OldString> old = instruments.old(fittedIds);
         return fittedIds.stream()
                 .map(fittedId -> requireNonNull(old.get(fittedId)))
