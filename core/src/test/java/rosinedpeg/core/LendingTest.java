@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -173,18 +174,27 @@ class LendingTest {
         "-60,24,true,COMES_BACK",
         "-60,25,true,STAYS_OUT",
         "3,60,false,GOES_OUT",
-        "26,60,false,NOTHING"
+        "26,60,false,"
     })
     void atATurnOneComesBackAnotherStaysOut(int from, int until, boolean out, Turn.Does does) {
         LocalDate turn = DAY.plusDays(10);
-        assertThat(Turn.of(Loan.of(DAY.plusDays(from), DAY.plusDays(until)), out, turn, DAY))
-                .isEqualTo(does);
-        assertThat(Turn.of(
-                        new Loan(DAY.plusDays(from), DAY.plusDays(until), Optional.of(DAY.plusDays(until))),
-                        out,
-                        turn,
-                        DAY))
-                .isEqualTo(Turn.Does.NOTHING);
+        Loan loan = Loan.of(DAY.plusDays(from), DAY.plusDays(until));
+        assertThat(Turn.Does.values())
+                .filteredOn(
+                        one -> one.isOut() == out && Turn.days(one, turn, DAY).hold(one.day(loan)))
+                .containsExactlyElementsOf(Stream.ofNullable(does).toList());
+    }
+
+    /** Whatever the turn and the day, nothing that is out is told twice, and nothing that is to be back after either is left out. */
+    @Property
+    void atATurnNothingIsToldTwice(
+            @ForAll @IntRange(min = -400, max = 400) int until, @ForAll @IntRange(min = -400, max = 400) int turn) {
+        Loan loan = Loan.of(DAY.minusDays(500), DAY.plusDays(until));
+        long told = Stream.of(Turn.Does.values())
+                .filter(one ->
+                        one.isOut() && Turn.days(one, DAY.plusDays(turn), DAY).hold(one.day(loan)))
+                .count();
+        assertThat(told).isEqualTo(until >= 0 && until < turn - Turn.AROUND_DAYS ? 0 : 1);
     }
 
     @ParameterizedTest

@@ -21,6 +21,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.web.platform.SignedIn;
 
 /** The lending shelf, in a workshop that begins with nothing. */
@@ -347,6 +348,51 @@ class LendingIT extends InRequests {
                         .select("h2")
                         .text())
                 .contains("One comes back", "2 stay out");
+    }
+
+    /** What is long comes in parts, and over all of them everything once; on paper all of it. Nothing that was ticked is lost. */
+    @Test
+    void aLongTurnComesInParts() throws Exception {
+        List<String> names = new ArrayList<>();
+        for (int i = 10; i < 55; i++) {
+            String name = "Shelf " + i;
+            names.add(name);
+            violin(keeper, name);
+            lend(name, "Village " + i, -60, 5, "out", "true");
+        }
+        List<String> atHome = new ArrayList<>();
+        for (int i = 10; i < 35; i++) {
+            String name = "Home " + i;
+            atHome.add(name);
+            violin(keeper, name);
+            assertThat(post(keeper, "/lend/shelf", "instrument", name)).hasStatus(302);
+        }
+        String turn = "/lend/turn?day=" + day(5);
+        Document first = Jsoup.parse(page(keeper, turn));
+        assertThat(first.select("h2").eachText())
+                .containsExactly("45 come back", "25 are at home and promised to nobody");
+        assertThat(first.text())
+                .contains("Show more, 25 left")
+                .contains("Show more, 5 left")
+                .contains("All 70 at once");
+        List<String> all = new ArrayList<>();
+        for (String part : List.of(turn, turn + "&part=COMES_BACK&from=20", turn + "&part=COMES_BACK&from=40")) {
+            all.addAll(Jsoup.parse(page(keeper, part)).select(".turn-line a").eachText());
+        }
+        assertThat(all).isEqualTo(names);
+        Document more = Jsoup.parse(page(keeper, turn + "&part=HOME&from=20"));
+        assertThat(more.select(".turn-line")).isEmpty();
+        assertThat(more.text()).contains(atHome.get(20), "All of the turn").doesNotContain(atHome.get(19));
+        Document whole = Jsoup.parse(page(keeper, turn + "&whole=true"));
+        assertThat(whole.select(".turn-line a").eachText()).isEqualTo(names);
+        assertThat(whole.text()).contains(atHome).doesNotContain("Show more");
+
+        String last = whole.select("input[name=stay]").last().val();
+        MvcTestResult refused = post(keeper, turn, "until", day(-3), "stay", last);
+        assertThat(Jsoup.parse(refused.getResponse().getContentAsString())
+                        .select("input[name=stay][checked]")
+                        .eachAttr("value"))
+                .containsExactly(last);
     }
 
     /** Eight fingers on one button, and two that lend the same instrument at one moment. */

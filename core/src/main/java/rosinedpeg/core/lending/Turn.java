@@ -20,7 +20,7 @@ public final class Turn {
 
     private Turn() {}
 
-    /** What becomes of a loan at a turn. */
+    /** What becomes of a loan at a turn, where that asks anything of anybody: of one that has not come back one of these at most. */
     public enum Does {
         /** It is to be back by now, and is not. */
         LATE,
@@ -29,36 +29,65 @@ public final class Turn {
         /** It goes out in the days of the turn. */
         GOES_OUT,
         /** It is out, and stays with whoever has it beyond them. */
-        STAYS_OUT,
-        /** It has nothing to do with it. */
-        NOTHING
+        STAYS_OUT;
+
+        /** {@return whether what it is true of has gone out} */
+        public boolean isOut() {
+            return this != GOES_OUT;
+        }
+
+        /** {@return the day of a loan that tells it: the one on which it goes out, or is to be back} */
+        public LocalDate day(Loan loan) {
+            return isOut() ? loan.until() : loan.from();
+        }
     }
 
     /**
-     * What becomes of a loan that has not come back.
+     * The days by which what has not come back is sorted: a whole shelf is looked through by them, and not loan by loan.
      *
-     * @param loan the loan
-     * @param out whether it has gone out
+     * @param does what becomes of a loan
      * @param turn the day of the turn
      * @param today the day
-     * @return that
+     * @return the days of which {@link Does#day} is one
      */
-    public static Does of(Loan loan, boolean out, LocalDate turn, LocalDate today) {
+    public static Days days(Does does, LocalDate turn, LocalDate today) {
         LocalDate first = turn.minusDays(AROUND_DAYS);
         LocalDate last = turn.plusDays(AROUND_DAYS);
-        if (loan.backOn().isPresent()) {
-            return Does.NOTHING;
+        return switch (does) {
+            case LATE -> new Days(Days.EARLIEST, today.minusDays(1));
+            case COMES_BACK -> new Days(later(first, today), last);
+            case GOES_OUT -> new Days(first, last);
+            case STAYS_OUT -> new Days(later(last.plusDays(1), today), Days.LATEST);
+        };
+    }
+
+    private static LocalDate later(LocalDate one, LocalDate other) {
+        return one.isAfter(other) ? one : other;
+    }
+
+    /**
+     * Some days, both ends among them.
+     *
+     * @param from the first; none are meant where it is after the last
+     * @param until the last
+     */
+    public record Days(LocalDate from, LocalDate until) {
+
+        /** Before every loan. */
+        public static final LocalDate EARLIEST = LocalDate.of(1900, 1, 1);
+        /** After every loan. */
+        public static final LocalDate LATEST = LocalDate.of(9999, 12, 31);
+
+        /** Checks that both are there. */
+        public Days {
+            requireNonNull(from, "from");
+            requireNonNull(until, "until");
         }
-        if (!out) {
-            return loan.from().isBefore(first) || loan.from().isAfter(last) ? Does.NOTHING : Does.GOES_OUT;
+
+        /** {@return whether a day is one of them} */
+        public boolean hold(LocalDate day) {
+            return !day.isBefore(from) && !day.isAfter(until);
         }
-        if (loan.lateDays(today) > 0) {
-            return Does.LATE;
-        }
-        if (loan.until().isAfter(last)) {
-            return Does.STAYS_OUT;
-        }
-        return loan.until().isBefore(first) ? Does.NOTHING : Does.COMES_BACK;
     }
 
     /**

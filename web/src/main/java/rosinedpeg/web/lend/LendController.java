@@ -2,6 +2,7 @@ package rosinedpeg.web.lend;
 
 import static rosinedpeg.core.lending.Loan.LONGEST_DAYS;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.HashMap;
@@ -29,6 +30,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
+import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -207,15 +209,17 @@ class LendController {
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/lend/turn")
     @Transactional(readOnly = true)
-    String turn(@RequestParam(required = false) @Nullable LocalDate day, Model model) {
+    String turn(
+            @RequestParam(required = false) @Nullable LocalDate day,
+            @RequestParam(defaultValue = "") String part,
+            @RequestParam(defaultValue = "") String from,
+            @RequestParam(defaultValue = "false") boolean whole,
+            Model model,
+            HttpServletRequest request) {
         LocalDate turn = day == null ? lending.likelyTurn() : near(day);
         model.addAttribute("form", TurnForm.blank(turn.plusWeeks(WEEKS)));
-        return showTurn(turn, model);
-    }
-
-    private String showTurn(LocalDate day, Model model) {
-        Page.lay(pages.turn(day), model);
-        return "lend/turn";
+        Page.lay(pages.turn(turn, new LendPages.TurnAsked(part, ListPage.after(from), whole)), model);
+        return Htmx.asks(request) ? "lend/turn :: more" : "lend/turn";
     }
 
     /** Those that are ticked stay out until another day. */
@@ -247,7 +251,9 @@ class LendController {
                 result.rejectValue("until", "turn.long", new Object[] {LONGEST_DAYS}, null);
             }
         }
-        return showTurn(turn, model);
+        // Whatever was ticked is on the whole of it.
+        Page.lay(pages.turn(turn, new LendPages.TurnAsked("", 0, !seen.isEmpty())), model);
+        return "lend/turn";
     }
 
     /** What wears while instruments are out. */

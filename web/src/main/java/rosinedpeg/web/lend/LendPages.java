@@ -8,13 +8,14 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import org.springframework.data.domain.PageRequest;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Component;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.Severity;
@@ -41,8 +42,6 @@ class LendPages {
 
     /** So many late ones are told at once. */
     private static final int MOST_LATE = 30;
-    /** So many loans are looked at for the turn of a term. */
-    private static final int MOST_OPEN = 600;
     /** What wears is told by so many of the loans that came back last. */
     private static final int MOST_RETURNED = 300;
 
@@ -223,55 +222,101 @@ class LendPages {
     record AtTurn(Lent lent, Optional<Lent> next, Optional<Turn.Home> home, List<Position> due) {}
 
     /**
+     * The loans of which the same becomes at a turn.
+     *
+     * @param does what
+     * @param part as many of them as are shown, in the order of their days
+     */
+    record TurnGroup(Turn.Does does, ListPage<AtTurn> part) {}
+
+    /**
      * The turn of a term.
      *
      * @param turn the day
-     * @param groups what becomes of the loans, each sort in the order of its days
+     * @param groups what becomes of the loans, by sorts; no sort of which there is none
      * @param home what stands on the shelf and is promised to nobody in the days of the turn
      * @param around how many days before and after belong to it
      * @param today the day
-     * @param most how many loans are looked at, where there are more; 0 where all are
+     * @param all how many loans and names there are altogether
+     * @param asked what of it was asked for
      */
     record TurnPage(
             LocalDate turn,
-            Map<Turn.Does, List<AtTurn>> groups,
-            List<String> home,
+            List<TurnGroup> groups,
+            ListPage<String> home,
             int around,
             LocalDate today,
-            int most) {}
+            int all,
+            TurnAsked asked) {
 
-    TurnPage turn(LocalDate turn) {
-        LocalDate today = today();
-        List<Lent> open = lending.open(MOST_OPEN + 1);
-        Map<UUID, Standing> standings = instruments.standings(
-                open.stream().map(Lent::instrumentId).distinct().toList());
-        Map<UUID, List<Lent>> promised =
-                open.stream().filter(Lent::isPromised).collect(Collectors.groupingBy(Lent::instrumentId));
-        Map<Turn.Does, List<AtTurn>> groups = new EnumMap<>(Turn.Does.class);
-        for (Lent lent : open) {
-            Turn.Does does = Turn.of(lent.days(), lent.isOut(), turn, today);
-            if (does != Turn.Does.NOTHING) {
-                groups.computeIfAbsent(does, none -> new ArrayList<>())
-                        .add(atTurn(lent, promised.getOrDefault(lent.instrumentId(), List.of()), standings));
+        /** {@return whether some of what was asked for is not shown yet} */
+        public boolean more() {
+            return home.left() > 0
+                    || groups.stream().anyMatch(group -> group.part().left() > 0);
+        }
+
+        /** {@return whether some that can stay out longer are shown} */
+        public boolean mayStay() {
+            return groups.stream()
+                    .anyMatch(group -> group.does() == Turn.Does.LATE || group.does() == Turn.Does.COMES_BACK);
+        }
+    }
+
+    /**
+     * What of a turn is asked for: the beginning of everything, more of one sort, or the whole.
+     *
+     * @param part of which sort, by its name; {@value #HOME} of what is at home; empty for all
+     * @param from how many of that sort come before
+     * @param whole whether all of it is asked for, as for paper
+     */
+    record TurnAsked(String part, int from, boolean whole) {
+
+        static final String HOME = "HOME";
+
+        /** More than any shelf has. */
+        private static final int WHOLE = 100_000;
+
+        private boolean isFor(String sort) {
+            return part.isEmpty() || part.equals(sort);
+        }
+
+        /** What of a sort is looked up: of another than is asked for, no more than whether there is any. */
+        private Pageable window(String sort) {
+            return whole
+                    ? PageRequest.of(0, WHOLE)
+                    : isFor(sort) ? ListPage.after(part.isEmpty() ? 0 : from) : PageRequest.of(0, 1);
+        }
+    }
+
+    TurnPage turn(LocalDate turn, TurnAsked asked) {
+        List<TurnGroup> groups = new ArrayList<>();
+        int all = 0;
+        for (Turn.Does does : Turn.Does.values()) {
+            ListPage<Lent> part = lending.at(does, turn, asked.window(does.name()));
+            all += part.total();
+            if (asked.isFor(does.name()) && !part.shown().isEmpty()) {
+                groups.add(new TurnGroup(does, atTurn(part)));
             }
         }
-        groups.values()
-                .forEach(group -> group.sort(
-                        Comparator.comparing((AtTurn one) -> one.lent().isOut()
-                                        ? one.lent().days().until()
-                                        : one.lent().days().from())
-                                .thenComparing(one -> one.lent().instrument())));
-        Map<UUID, String> home = new LinkedHashMap<>(lending.namesOnShelf());
-        open.stream()
-                .filter(lent -> lent.isOut() || Turn.of(lent.days(), false, turn, today) == Turn.Does.GOES_OUT)
-                .forEach(lent -> home.remove(lent.instrumentId()));
+        ListPage<String> home = lending.atHome(turn, asked.window(TurnAsked.HOME));
         return new TurnPage(
                 turn,
                 groups,
-                List.copyOf(home.values()),
+                asked.isFor(TurnAsked.HOME) ? home : new ListPage<>(List.of(), 0, 0),
                 Turn.AROUND_DAYS,
-                today,
-                open.size() > MOST_OPEN ? MOST_OPEN : 0);
+                today(),
+                all + home.total(),
+                asked);
+    }
+
+    private ListPage<AtTurn> atTurn(ListPage<Lent> part) {
+        List<UUID> ids =
+                part.shown().stream().map(Lent::instrumentId).distinct().toList();
+        Map<UUID, Standing> standings = instruments.standings(ids);
+        Map<UUID, List<Lent>> promised =
+                lending.open(ids).stream().filter(Lent::isPromised).collect(Collectors.groupingBy(Lent::instrumentId));
+        return part.flatMap(
+                lent -> Optional.of(atTurn(lent, promised.getOrDefault(lent.instrumentId(), List.of()), standings)));
     }
 
     private AtTurn atTurn(Lent lent, List<Lent> promised, Map<UUID, Standing> standings) {

@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,12 +18,15 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
+import org.springframework.data.domain.Page;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.inspection.LookOver;
 import rosinedpeg.core.inspection.Seen;
 import rosinedpeg.core.lending.Loan;
+import rosinedpeg.core.lending.Turn;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -102,12 +104,10 @@ public class Lending implements LogSource, NotAtHand {
         return ListPage.of(shelf.byName(ListPage.after(from)));
     }
 
-    /** {@return the names of all of it, in their order} */
-    Map<UUID, String> namesOnShelf() {
-        return instruments.names(shelf.ids(Limit.of(MOST_ON_SHELF))).entrySet().stream()
-                .sorted(Map.Entry.comparingByValue(String.CASE_INSENSITIVE_ORDER))
-                .collect(Collectors.toMap(
-                        Map.Entry::getKey, Map.Entry::getValue, (one, same) -> one, LinkedHashMap::new));
+    /** {@return the names of what is at home and promised to nobody in the days of a turn} */
+    ListPage<String> atHome(LocalDate turn, Pageable part) {
+        Turn.Days days = Turn.days(Turn.Does.GOES_OUT, turn, today());
+        return ListPage.of(shelf.atHome(days.from(), days.until(), part));
     }
 
     /** An instrument is there to be lent; a second time changes nothing. */
@@ -185,9 +185,13 @@ public class Lending implements LogSource, NotAtHand {
         return loans.daysBack(today(), Limit.of(1)).stream().findFirst().orElseGet(this::today);
     }
 
-    /** {@return what has not come back, the first that is to be back first} */
-    List<Lent> open(int most) {
-        return lent(loans.findByBackAtIsNullOrderByUntilDayAscId(Limit.of(most)));
+    /** {@return the loans of which that becomes at a turn, in the order of their days} */
+    ListPage<Lent> at(Turn.Does does, LocalDate turn, Pageable part) {
+        Turn.Days days = Turn.days(does, turn, today());
+        Page<LoanEntity> some = does.isOut()
+                ? loans.toBeBack(days.from(), days.until(), part)
+                : loans.toGoOut(days.from(), days.until(), part);
+        return new ListPage<>(lent(some.getContent()), (int) part.getOffset(), (int) some.getTotalElements());
     }
 
     /** {@return what is out and was to be back before today, the latest first} */

@@ -23,8 +23,17 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
             + " order by loan.fromDay, loan.id")
     List<LoanEntity> notBack(UUID... instrumentIds);
 
-    /** What has not come back, the first that is to be back first. */
-    List<LoanEntity> findByBackAtIsNullOrderByUntilDayAscId(Limit most);
+    /** What is out and is to be back on one of some days, the first first. */
+    @Query("select loan from LoanEntity loan join InstrumentEntity instrument on instrument.id = loan.instrumentId"
+            + " where loan.backAt is null and loan.outAt is not null and loan.untilDay between :from and :until"
+            + " order by loan.untilDay, instrument.name, loan.id")
+    Page<LoanEntity> toBeBack(LocalDate from, LocalDate until, Pageable part);
+
+    /** What is promised from one of some days on, the first first. */
+    @Query("select loan from LoanEntity loan join InstrumentEntity instrument on instrument.id = loan.instrumentId"
+            + " where loan.backAt is null and loan.outAt is null and loan.fromDay between :from and :until"
+            + " order by loan.fromDay, instrument.name, loan.id")
+    Page<LoanEntity> toGoOut(LocalDate from, LocalDate until, Pageable part);
 
     /** What is out and was to be back before a day, the latest first. */
     List<LoanEntity> findByOutAtIsNotNullAndBackAtIsNullAndUntilDayBeforeOrderByUntilDayAscId(

@@ -1,6 +1,7 @@
 package rosinedpeg.web.lend;
 
 import jakarta.persistence.LockModeType;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,6 +22,14 @@ interface ShelfInstrumentRepository extends JpaRepository<ShelfInstrumentEntity,
     @Query("select instrument.id from ShelfInstrumentEntity one, InstrumentEntity instrument"
             + " where instrument.id = one.instrumentId order by lower(instrument.name), instrument.id")
     Page<UUID> byName(Pageable part);
+
+    /** The names of those that are at home and promised to nobody from one of some days on. */
+    @Query("select instrument.name from ShelfInstrumentEntity one, InstrumentEntity instrument"
+            + " where instrument.id = one.instrumentId and not exists (select 1 from LoanEntity loan"
+            + " where loan.instrumentId = one.instrumentId and loan.backAt is null"
+            + " and (loan.outAt is not null or loan.fromDay between :from and :until))"
+            + " order by lower(instrument.name), instrument.id")
+    Page<String> atHome(LocalDate from, LocalDate until, Pageable part);
 
     /** Whoever lends an instrument does so after whoever lends it already: two that waited for each other would wait for ever. */
     @Lock(LockModeType.PESSIMISTIC_WRITE)
