@@ -69,6 +69,7 @@ import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.wear.WearRate;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.winding.Lock;
@@ -335,6 +336,23 @@ class InstrumentPartsTest {
                         .isEqualTo(share < 1);
             }
         });
+    }
+
+    /** What is kept of a string tells how far it is used up later: played as before, in a holiday, or of unknown age. */
+    @Property
+    void aStringGoesOnAsItsRateSays(
+            @ForAll @DoubleRange(max = 60) double hoursPerWeek,
+            @ForAll @DoubleRange(max = 40_000) double ageHours,
+            @ForAll @DoubleRange(max = 300) double before,
+            @ForAll @DoubleRange(max = 9_000) double later) {
+        Life life = new Life(300, 30);
+        Wear now = Wear.after(before, ageHours, hoursPerWeek, Set.of(), life);
+        Wear played = Wear.after(before, ageHours + later, hoursPerWeek, Set.of(), life);
+        Wear holiday = Wear.after(before, ageHours + later, ageHours, hoursPerWeek, 0, life);
+        Wear unknownAge = Wear.after(before, ageHours, ageHours + later, hoursPerWeek, 0, life);
+        assertThat(WearRate.of(now, true, hoursPerWeek).after(later)).isCloseTo(played.worn(), within(1e-9));
+        assertThat(WearRate.of(now, true, 0).after(later)).isCloseTo(holiday.worn(), within(1e-9));
+        assertThat(WearRate.of(now, false, hoursPerWeek).after(later)).isCloseTo(unknownAge.worn(), within(1e-9));
     }
 
     /** The sample set's I comes nearest to breaking, as players know. */

@@ -6,8 +6,10 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -18,11 +20,13 @@ import java.util.TreeMap;
 import java.util.UUID;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.transaction.IllegalTransactionStateException;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.bench.Learned;
+import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
@@ -41,8 +45,11 @@ import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.instrument.Stringing;
 import rosinedpeg.web.kinds.LearnedFactors;
 import rosinedpeg.web.kinds.StringKinds;
+import rosinedpeg.web.occasions.Occasion;
+import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.platform.SignedIn;
 
 /** What pages keep instead of working it out stays true, and what they read does not grow with the rack. */
 class GrowthIT extends InRequests {
@@ -64,6 +71,9 @@ class GrowthIT extends InRequests {
 
     @Autowired
     Notes notes;
+
+    @Autowired
+    Occasions occasions;
 
     /** Whatever happens to an instrument, its kept place is the one it would be given anew. */
     @Test
@@ -97,6 +107,46 @@ class GrowthIT extends InRequests {
             assertThat(rack()).isEqualTo(kept);
         }
         assertThat(racks).as("some of it takes back what happened before").hasSizeGreaterThan(5);
+    }
+
+    /** How far a string is used up is told of any moment by what was kept at one: until a holiday begins, or the days are others. */
+    @Test
+    void aKeptStringIsUsedUpAsIfItHadBeenLookedAt() throws Exception {
+        SignedIn keeper = account("keeper");
+        String sum = "/buying/budget?price=500&currency=EUR";
+        String now = Jsoup.parse(page(keeper, sum)).select("table").text();
+        assertThat(now).contains("worn ");
+        assertThat(database.sql("update due_string set worked_out_at = worked_out_at - interval '50 days',"
+                                + " worn = worn - 1200 * worn_an_hour where worn > 1200 * worn_an_hour")
+                        .update())
+                .isPositive();
+        assertThat(Jsoup.parse(page(keeper, sum)).select("table").text()).isEqualTo(now);
+
+        Instant holiday = Instant.now().plus(Duration.ofDays(2));
+        at(() -> occasions.enter(new Occasion.What(
+                OccasionKind.HOLIDAY, "Made up", "", holiday, holiday.plus(Duration.ofDays(9)), Set.of())));
+        rack();
+        assertThat(places("holds_until <= ?", holiday.atOffset(ZoneOffset.UTC).plusSeconds(1)))
+                .isEqualTo(places("true"));
+        assertThat(post(
+                        keeper,
+                        "/workshop",
+                        "workshop",
+                        keeper.workshopName(),
+                        "zone",
+                        "Asia/Tokyo",
+                        "referenceA",
+                        "442"))
+                .hasStatus(302);
+        assertThat(places("holds_until = 'epoch'")).isEqualTo(places("true"));
+    }
+
+    private int places(String which, Object... values) {
+        return database.sql("select count(*) from rack_place where workshop_id = '"
+                        + account("keeper").workshopId() + "' and " + which)
+                .params(values)
+                .query(Integer.class)
+                .single();
     }
 
     /** Whatever happens to an instrument, at the bench it is strung as if it had been read anew; while nothing does, one question tells so. */
@@ -167,10 +217,14 @@ class GrowthIT extends InRequests {
                         before.demand()));
     }
 
-    /** {@return how urgent each instrument is, once somebody has looked} */
+    /** {@return how urgent each instrument is and when its strings are due, once somebody has looked} */
     private List<Map<String, Object>> rack() throws Exception {
         page(account("keeper"), "/");
-        return database.sql("select instrument_id, urgency, holds_until::date from rack_place order by instrument_id")
+        return database.sql(
+                        "select place.instrument_id, urgency, holds_until::date, fitted_string_id, kind_id, instrument_name,"
+                                + " due_on, round(worn::numeric, 4) as worn, hours_per_week from rack_place place"
+                                + " left join due_string on due_string.instrument_id = place.instrument_id"
+                                + " order by place.instrument_id, fitted_string_id")
                 .query()
                 .listOfRows();
     }
@@ -224,10 +278,13 @@ class GrowthIT extends InRequests {
         Map<String, Long> before = read();
         ManySeasons.pass(database, transaction, 500, 2);
         Map<String, Long> after = read();
-        // What a page shows may be of more kinds than before, by no more than it shows.
+        // What a page shows may be of more kinds than before, or a list of it longer, by no more than it shows; a line
+        // of the turn is a loan,
+        // its instrument and the strings of that.
         before.forEach((what, much) -> assertThat(after.get(what))
                 .as(what)
-                .isLessThanOrEqualTo(much + (what.endsWith("rows") ? ListPage.MOST : 0)));
+                .isLessThanOrEqualTo(
+                        much + (what.endsWith("rows") ? ListPage.MOST * (what.contains("turn") ? 6 : 1) : 0)));
     }
 
     /** {@return the statements and rows that each page takes once what is kept for it is up to date} */
@@ -236,7 +293,17 @@ class GrowthIT extends InRequests {
         String violin = "/instruments/" + instrument("Pit 1 violin");
         Map<String, Long> read = new TreeMap<>();
         for (String page : List.of(
-                "/", "/?find=pit", "/settling", "/bench", "/lend", "/lives", "/drawer", violin, violin + "/log")) {
+                "/",
+                "/?find=pit",
+                "/settling",
+                "/bench",
+                "/lend",
+                "/lend/turn",
+                "/lives",
+                "/drawer",
+                "/buying",
+                violin,
+                violin + "/log")) {
             page(account("keeper"), page);
             statistics.setStatisticsEnabled(true);
             statistics.clear();

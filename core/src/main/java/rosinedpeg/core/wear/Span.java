@@ -23,4 +23,9 @@ public record Span(Instant from, Instant until) {
             throw new IllegalArgumentException("until is " + until + "; it must not be before from, " + from);
         }
     }
+
+    /** {@return whether a moment lies in it; the one at which it is over does not} */
+    public boolean holds(Instant moment) {
+        return !moment.isBefore(from) && moment.isBefore(until);
+    }
 }

@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.jdbc.core.RowMapper;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.userdetails.UserDetails;
@@ -27,6 +28,7 @@ import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.Secret;
 import rosinedpeg.web.platform.SignedIn;
+import rosinedpeg.web.platform.ZoneChanged;
 
 /**
  * The people of the workshops. Reads accounts by plain queries, because somebody who signs in has no workshop yet;
@@ -68,12 +70,19 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     private final JdbcClient database;
     private final PasswordEncoder passwords;
     private final PersonNames names;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Accounts(JdbcClient database, PasswordEncoder passwords, PersonNames names, Clock clock) {
+    Accounts(
+            JdbcClient database,
+            PasswordEncoder passwords,
+            PersonNames names,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.database = database;
         this.passwords = passwords;
         this.names = names;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -148,6 +157,9 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     void changeWorkshop(
             SignedIn keeper, String name, ZoneId zone, ReferenceA referenceA, boolean ownOnly, boolean secondStep) {
         changeWorkshop(keeper.workshopId(), name, zone, referenceA);
+        if (!zone.equals(keeper.zone())) {
+            events.publishEvent(new ZoneChanged());
+        }
         letPlayers(keeper.workshopId(), ownOnly);
         if (secondStep != keeper.keepersSecondStep()) {
             askKeepers(keeper.workshopId(), secondStep);

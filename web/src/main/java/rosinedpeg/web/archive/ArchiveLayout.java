@@ -39,6 +39,7 @@ class ArchiveLayout {
             "recovery_code",
             "rack_place",
             "settling_string",
+            "due_string",
             "account.password_hash");
 
     /** Whatever is read belongs to whoever reads it. */

@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.buying.Budget;
-import rosinedpeg.core.buying.Shortfall;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.platform.Entry;
@@ -25,6 +24,7 @@ import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.rack.DueString;
 
 /** Which changes a sum of money allows, and what stays undone. */
 @Controller
@@ -58,7 +58,7 @@ class BudgetController {
                 ? Optional.empty()
                 : sum.map(money -> allowed(
                         money,
-                        needs.within(form.weeksAhead()),
+                        needs.wanted(form.weeksAhead()),
                         id -> form.called().isBlank() || meant.contains(id)));
         Page.lay(
                 new BudgetPage(
@@ -71,22 +71,23 @@ class BudgetController {
         return "buying/budget";
     }
 
-    private static Allowed allowed(Price sum, Needs.Needed needed, Predicate<UUID> meant) {
-        Map<UUID, List<Wanted>> byInstrument = new LinkedHashMap<>();
-        needed.of().stream()
-                .flatMap(need -> need.met().stream()
-                        .map(met -> new Wanted(
-                                met.due(),
-                                need.price(),
-                                met.how().filter(Shortfall.How.MISSING::equals).isPresent())))
+    private static Allowed allowed(Price sum, List<Needs.Wanted> due, Predicate<UUID> meant) {
+        Map<UUID, List<Needs.Wanted>> byInstrument = new LinkedHashMap<>();
+        due.stream()
                 .filter(wanted -> meant.test(wanted.due().instrumentId()))
                 .forEach(wanted -> byInstrument
                         .computeIfAbsent(wanted.due().instrumentId(), none -> new ArrayList<>())
                         .add(wanted));
         List<Line> lines = byInstrument.values().stream()
-                .map(strings -> Line.of(strings, sum.currency()))
+                .map(strings -> Line.of(
+                        strings.stream()
+                                .sorted(Comparator.comparing(
+                                        wanted -> wanted.due().position()))
+                                .toList(),
+                        sum.currency()))
                 .sorted(Comparator.comparingDouble(
-                        line -> -line.worn() * line.first().hoursPerWeek()))
+                                (Line line) -> -line.worn() * line.first().hoursPerWeek())
+                        .thenComparing(line -> line.first().instrument()))
                 .toList();
         List<Line> priced =
                 lines.stream().filter(line -> line.cost().isPresent()).toList();
@@ -112,9 +113,6 @@ class BudgetController {
                 budget);
     }
 
-    /** A string that is due, and whether it has to be bought. */
-    record Wanted(Needs.Due due, Optional<Price> price, boolean missing) {}
-
     /**
      * A change as it is listed.
      *
@@ -122,13 +120,13 @@ class BudgetController {
      * @param worn how far they are used up, added up
      * @param cost what has to be bought for it costs, if that is known
      */
-    record Line(List<Wanted> strings, double worn, Optional<Price> cost) {
+    record Line(List<Needs.Wanted> strings, double worn, Optional<Price> cost) {
 
-        private static Line of(List<Wanted> strings, String currency) {
+        private static Line of(List<Needs.Wanted> strings, String currency) {
             double worn =
                     strings.stream().mapToDouble(wanted -> wanted.due().worn()).sum();
             long minor = 0;
-            for (Wanted wanted : strings) {
+            for (Needs.Wanted wanted : strings) {
                 if (wanted.missing()) {
                     Optional<Price> price =
                             wanted.price().filter(one -> one.currency().equals(currency));
@@ -142,7 +140,7 @@ class BudgetController {
         }
 
         /** {@return what is told of the instrument itself} */
-        public Needs.Due first() {
+        public DueString first() {
             return strings.get(0).due();
         }
     }

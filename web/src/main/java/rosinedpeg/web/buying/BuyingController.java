@@ -72,8 +72,8 @@ class BuyingController {
         Page.lay(
                 new BuyingPage(
                         groups,
-                        needed.of().stream().anyMatch(need -> !need.due().isEmpty()),
-                        ListPage.of(needed.usual(), 0),
+                        needed.dueAtAll(),
+                        needed.usual(),
                         purchases.open(),
                         purchases.closed(form.skipped()),
                         purchases.written(),
@@ -88,15 +88,12 @@ class BuyingController {
     @OpenTo(Role.TECHNICIAN)
     @GetMapping("/buying/due")
     String due(DueForm form, Model model, HttpServletRequest request) {
-        Needs.Needed needed = needs.within(form.weeksAhead());
-        Optional<Needs.Need> need = form.of(needed);
-        if (form.kind() != null && need.isEmpty()) {
+        Needs.Listed listed = needs.listed(form.weeksAhead(), form.kind(), ListPage.after(form.from()));
+        if (form.kind() != null && (listed.kind().isEmpty() || listed.part().total() == 0)) {
             // Nothing is due of it any more.
             return "redirect:/buying?weeks=" + form.weeksAhead();
         }
-        List<Needs.Met> all = need.map(Needs.Need::met).orElse(needed.usual());
-        ListPage<Needs.Met> part = ListPage.of(all, ListPage.after(form.from()));
-        Page.lay(new DuePage(need.map(Needs.Need::kind), part, form.weeksAhead()), model);
+        Page.lay(new DuePage(listed.kind(), listed.part(), form.weeksAhead()), model);
         return Htmx.asks(request) ? "buying/due :: more" : "buying/due";
     }
 
@@ -183,12 +180,6 @@ class BuyingController {
 
         private int weeksAhead() {
             return Needs.weeks(weeks, USUAL_WEEKS);
-        }
-
-        private Optional<Needs.Need> of(Needs.Needed needed) {
-            return needed.of().stream()
-                    .filter(need -> need.kind().id().equals(kind))
-                    .findFirst();
         }
     }
 

@@ -3,11 +3,8 @@ package rosinedpeg.web.buying;
 import static java.util.Objects.requireNonNull;
 
 import java.time.Clock;
-import java.time.Instant;
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,25 +12,27 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.function.IntFunction;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.buying.Coming;
 import rosinedpeg.core.buying.Shortfall;
 import rosinedpeg.core.stock.Level;
-import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.drawer.CaseKits;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawer.WantedInCase;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.Standing;
-import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.rack.DueString;
+import rosinedpeg.web.rack.DueStrings;
 import rosinedpeg.web.rack.Rack;
 
 /** What the coming weeks need, against what lies in the drawer and what is on order. */
@@ -46,7 +45,7 @@ class Needs {
     /** So many of the strings that a kind is needed for stand beside it. */
     private static final int MOST_BESIDE = 5;
 
-    /** More instruments are not looked at: the first due first. */
+    /** A sum is not shared out among more instruments: the first due first. */
     private static final int MOST = 2000;
 
     private final Rack rack;
@@ -82,39 +81,19 @@ class Needs {
     }
 
     /**
-     * A string that is due.
-     *
-     * @param instrumentId on which instrument
-     * @param instrument what that is called
-     * @param position which string
-     * @param on the day it is due; today when it is due already
-     * @param overdue whether it is
-     * @param worn how far the string is used up
-     * @param hoursPerWeek how much the instrument is played
-     */
-    record Due(
-            UUID instrumentId,
-            String instrument,
-            Position position,
-            LocalDate on,
-            boolean overdue,
-            double worn,
-            double hoursPerWeek) {}
-
-    /**
      * A string that is due, and how it is met.
      *
      * @param due the string
      * @param how how; empty where nobody knows what to buy for it
      */
-    record Met(Due due, Optional<Shortfall.How> how) {}
+    record Met(DueString due, Optional<Shortfall.How> how) {}
 
     /**
      * What is needed of one kind.
      *
      * @param kind the kind
      * @param supplier who sells it, if that was said
-     * @param due the strings that are due, the first first
+     * @param beside the first strings that are due, as many as stand beside the kind
      * @param shortfall how each of them is met, and what is missing
      * @param there how many lie in the drawer
      * @param coming how many are on order
@@ -125,7 +104,7 @@ class Needs {
     record Need(
             StringKind kind,
             Optional<Supplier> supplier,
-            List<Due> due,
+            ListPage<Met> beside,
             Shortfall shortfall,
             int there,
             int coming,
@@ -138,20 +117,6 @@ class Needs {
             return shortfall.toBuy() > 0
                     || shortfall.wants().stream().anyMatch(want -> want.how() == Shortfall.How.COMING_LATE);
         }
-
-        /** {@return each string that is due, with how it is met} */
-        public List<Met> met() {
-            List<Met> met = new ArrayList<>();
-            for (int i = 0; i < due.size(); i++) {
-                met.add(new Met(due.get(i), Optional.of(shortfall.wants().get(i).how())));
-            }
-            return met;
-        }
-
-        /** {@return those of them that stand beside the kind; the others open} */
-        public ListPage<Met> beside() {
-            return ListPage.of(met(), 0, MOST_BESIDE);
-        }
     }
 
     /**
@@ -160,7 +125,30 @@ class Needs {
      * @param of what is needed of each kind that somebody entered, of which a string is due or too few lie ready
      * @param usual strings that are due and of a usual kind: nobody knows what to buy for them
      */
-    record Needed(List<Need> of, List<Met> usual) {}
+    record Needed(List<Need> of, ListPage<Met> usual) {
+
+        /** {@return whether any string is due of a kind that somebody entered} */
+        boolean dueAtAll() {
+            return of.stream().anyMatch(need -> need.beside().total() > 0);
+        }
+    }
+
+    /**
+     * The strings that are due, of one kind or of all usual ones.
+     *
+     * @param kind the kind; empty for the usual ones
+     * @param part as many of them as are listed at a time
+     */
+    record Listed(Optional<StringKind> kind, ListPage<Met> part) {}
+
+    /**
+     * A string that is due, and whether it has to be bought.
+     *
+     * @param due the string
+     * @param price what one of its kind costs; empty where nobody knows
+     * @param missing whether it has to be bought
+     */
+    record Wanted(DueString due, Optional<Price> price, boolean missing) {}
 
     /** {@return how many weeks somebody chose; as many as is usual where nobody chose} */
     static int weeks(String chosen, int usual) {
@@ -172,79 +160,161 @@ class Needs {
 
     /** {@return what is needed within so many weeks} */
     Needed within(int weeks) {
-        Instant now = clock.instant();
-        Instant until = now.plus(7L * weeks, ChronoUnit.DAYS);
-        // What is due may have to be worked out anew, which is more than reading.
-        List<UUID> ids = rack.dueBy(until, MOST);
-        return requireNonNull(reading.execute(read -> of(ids, now, until)));
+        return look(weeks, look -> {
+            Map<UUID, List<DueStrings.InTurn>> first = look.due.firstOfEach(MOST_BESIDE);
+            Function<StringKind, Optional<Price>> prices = drawer.prices();
+            List<Need> needs = new ArrayList<>();
+            look.entered.forEach(kind -> {
+                Shortfall shortfall = look.shortfall(kind);
+                if (shortfall.toBuy() > 0 || !shortfall.wants().isEmpty()) {
+                    List<Met> beside = first.getOrDefault(kind.id(), List.of()).stream()
+                            .map(one -> met(one, shortfall))
+                            .toList();
+                    needs.add(new Need(
+                            kind,
+                            look.supplier(kind),
+                            new ListPage<>(beside, 0, shortfall.wants().size()),
+                            shortfall,
+                            look.there(kind),
+                            look.coming(kind).stream().mapToInt(Coming::strings).sum(),
+                            look.ready(kind),
+                            look.cases(kind),
+                            prices.apply(kind)));
+                }
+            });
+            return new Needed(needs, look.usual(0));
+        });
     }
 
-    private Needed of(List<UUID> ids, Instant now, Instant until) {
-        LocalDate today = now.atZone(CurrentWorkshop.zone()).toLocalDate();
-        Map<UUID, List<Due>> dueByKind = new HashMap<>();
-        List<Due> usual = new ArrayList<>();
-        for (Standing standing : instruments.standings(ids).values()) {
-            for (StringOn string : standing.strings()) {
-                Instant dueAt = string.dueAt(now);
-                if (!dueAt.isAfter(until)) {
-                    LocalDate day = dueAt.atZone(CurrentWorkshop.zone()).toLocalDate();
-                    Due due = new Due(
-                            standing.id(),
-                            standing.name(),
-                            string.position(),
-                            day,
-                            string.state().isDue(),
-                            string.wear().worn(),
-                            string.wornBy().hoursPerWeek());
-                    if (string.kind().isUsual()) {
-                        usual.add(due);
-                    } else {
-                        dueByKind
-                                .computeIfAbsent(string.kind().id(), none -> new ArrayList<>())
-                                .add(due);
-                    }
+    /**
+     * Lists strings that are due within so many weeks.
+     *
+     * @param weeks within how many
+     * @param kindId of which kind; null for those of usual kinds
+     * @param from how many come before those that are listed
+     * @return as many as a page shows
+     */
+    Listed listed(int weeks, @Nullable UUID kindId, int from) {
+        return look(weeks, look -> {
+            Optional<StringKind> kind =
+                    look.entered.stream().filter(one -> one.id().equals(kindId)).findFirst();
+            return new Listed(kind, kind.map(one -> look.of(one, from)).orElseGet(() -> look.usual(from)));
+        });
+    }
+
+    /** {@return every string of a kind that somebody entered that is due within so many weeks, on so many instruments at most} */
+    List<Wanted> wanted(int weeks) {
+        return look(weeks, look -> {
+            Function<StringKind, Optional<Price>> prices = drawer.prices();
+            Map<UUID, StringKind> kinds =
+                    look.entered.stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
+            Map<UUID, Optional<Price>> price = new HashMap<>();
+            Map<UUID, Shortfall> shortfalls = new HashMap<>();
+            List<Wanted> wanted = new ArrayList<>();
+            for (DueStrings.InTurn one : look.due.ofFirstInstruments(MOST)) {
+                StringKind kind = kinds.get(one.string().kindId());
+                if (kind != null) {
+                    Shortfall shortfall = shortfalls.computeIfAbsent(kind.id(), first -> look.shortfall(kind));
+                    wanted.add(new Wanted(
+                            one.string(),
+                            requireNonNull(price.computeIfAbsent(kind.id(), first -> prices.apply(kind))),
+                            met(one, shortfall)
+                                    .how()
+                                    .filter(Shortfall.How.MISSING::equals)
+                                    .isPresent()));
                 }
             }
-        }
-        Comparator<Due> asTheyComeDue =
-                Comparator.comparing(Due::on).thenComparing(Due::instrument).thenComparing(Due::position);
-        dueByKind.values().forEach(due -> due.sort(asTheyComeDue));
-        usual.sort(asTheyComeDue);
-        Map<UUID, Integer> there = drawer.fresh();
-        Function<StringKind, Optional<Price>> prices = drawer.prices();
-        Map<UUID, List<Coming>> coming = purchases.coming(today);
-        Map<UUID, List<WantedInCase>> cases =
+            return wanted;
+        });
+    }
+
+    private static Met met(DueStrings.InTurn one, Shortfall shortfall) {
+        return new Met(
+                one.string(), Optional.of(shortfall.wants().get(one.before()).how()));
+    }
+
+    private <T> T look(int weeks, Function<Look, T> at) {
+        LocalDate today = CurrentWorkshop.today(clock);
+        // What is due may have to be worked out anew, which is more than reading.
+        DueStrings due = rack.due(today.plusWeeks(weeks));
+        return requireNonNull(reading.execute(read -> at.apply(new Look(due, today))));
+    }
+
+    /** What is looked at once for all kinds. */
+    private final class Look {
+
+        private final DueStrings due;
+        private final Map<UUID, List<LocalDate>> days;
+        private final List<StringKind> entered = kinds.entered();
+        private final Map<UUID, Integer> there = drawer.fresh();
+        private final Map<UUID, List<Coming>> coming;
+        private final Map<UUID, List<WantedInCase>> cases =
                 kits.wanted().stream().collect(Collectors.groupingBy(WantedInCase::kindId));
-        Set<UUID> inUse = instruments.kindsOn();
-        Map<String, Supplier> byMaker = suppliers.byMaker();
-        List<Need> needs = new ArrayList<>();
-        for (StringKind kind : kinds.entered()) {
-            Optional<Supplier> supplier = Suppliers.of(kind, byMaker);
-            List<Due> due = dueByKind.getOrDefault(kind.id(), List.of());
-            List<Coming> onOrder = coming.getOrDefault(kind.id(), List.of());
-            List<WantedInCase> inCases = cases.getOrDefault(kind.id(), List.of());
-            int ready = Level.ready(kind.ready(), inUse.contains(kind.id()))
-                    + inCases.stream().mapToInt(WantedInCase::strings).sum();
-            Shortfall shortfall = Shortfall.of(
-                    due.stream().map(Due::on).toList(),
-                    there.getOrDefault(kind.id(), 0),
-                    onOrder,
-                    ready,
-                    supplier.map(Supplier::leadDays).orElse(Supplier.USUAL_LEAD_DAYS));
-            if (shortfall.toBuy() > 0 || !due.isEmpty()) {
-                needs.add(new Need(
-                        kind,
-                        supplier,
-                        due,
-                        shortfall,
-                        requireNonNull(there.getOrDefault(kind.id(), 0)),
-                        onOrder.stream().mapToInt(Coming::strings).sum(),
-                        ready,
-                        inCases,
-                        prices.apply(kind)));
-            }
+        private final Set<UUID> inUse = instruments.kindsOn();
+        private final Map<String, Supplier> byMaker = suppliers.byMaker();
+
+        Look(DueStrings due, LocalDate today) {
+            this.due = due;
+            this.days = due.days();
+            this.coming = purchases.coming(today);
         }
-        return new Needed(
-                needs, usual.stream().map(due -> new Met(due, Optional.empty())).toList());
+
+        private Optional<Supplier> supplier(StringKind kind) {
+            return Suppliers.of(kind, byMaker);
+        }
+
+        private int there(StringKind kind) {
+            return requireNonNull(there.getOrDefault(kind.id(), 0));
+        }
+
+        private List<Coming> coming(StringKind kind) {
+            return coming.getOrDefault(kind.id(), List.of());
+        }
+
+        private List<WantedInCase> cases(StringKind kind) {
+            return cases.getOrDefault(kind.id(), List.of());
+        }
+
+        private int ready(StringKind kind) {
+            return Level.ready(kind.ready(), inUse.contains(kind.id()))
+                    + cases(kind).stream().mapToInt(WantedInCase::strings).sum();
+        }
+
+        private Shortfall shortfall(StringKind kind) {
+            return Shortfall.of(
+                    days.getOrDefault(kind.id(), List.of()),
+                    there(kind),
+                    coming(kind),
+                    ready(kind),
+                    supplier(kind).map(Supplier::leadDays).orElse(Supplier.USUAL_LEAD_DAYS));
+        }
+
+        /** {@return those of a kind that somebody entered, after so many} */
+        private ListPage<Met> of(StringKind kind, int from) {
+            Shortfall shortfall = shortfall(kind);
+            return part(
+                    Set.of(kind.id()),
+                    shortfall.wants().size(),
+                    from,
+                    place -> Optional.of(shortfall.wants().get(place).how()));
+        }
+
+        /** {@return those of usual kinds, after so many} */
+        private ListPage<Met> usual(int from) {
+            Map<UUID, List<LocalDate>> usual = new HashMap<>(days);
+            entered.forEach(kind -> usual.remove(kind.id()));
+            int total = usual.values().stream().mapToInt(List::size).sum();
+            return part(usual.keySet(), total, from, place -> Optional.empty());
+        }
+
+        private ListPage<Met> part(Set<UUID> kindIds, int total, int from, IntFunction<Optional<Shortfall.How>> how) {
+            Pageable window = ListPage.after(Math.min(from, total));
+            List<Met> shown = new ArrayList<>();
+            for (DueString string : due.of(kindIds, window)) {
+                int place = (int) window.getOffset() + shown.size();
+                shown.add(new Met(string, how.apply(place)));
+            }
+            return new ListPage<>(shown, (int) window.getOffset(), total);
+        }
     }
 }

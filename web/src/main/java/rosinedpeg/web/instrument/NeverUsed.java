@@ -22,6 +22,7 @@ public class NeverUsed {
     /** What is entered with an instrument before anything is done with it, each before what it points to. */
     private static final List<String> ENTERED = List.of(
             "settling_string",
+            "due_string",
             "fitted_string",
             "measurement",
             "peg_look",

@@ -17,6 +17,7 @@ import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.PlayingTime;
 import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.Wear;
+import rosinedpeg.core.wear.WearRate;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.core.wear.WearState;
 import rosinedpeg.core.working.WearGrounds;
@@ -129,6 +130,12 @@ public record StringOn(
         return hours.isEmpty()
                 ? Optional.empty()
                 : Optional.of(now.plusSeconds((long) Math.ceil(hours.getAsDouble() * 3600)));
+    }
+
+    /** {@return how it is used up from now on, while it is played as usual or nobody plays} */
+    public WearRate rate(boolean holiday) {
+        boolean counted = fittedAt.isPresent() || hoursCountedAt.isPresent();
+        return WearRate.of(wear(), fittedAt.isPresent(), counted && !holiday ? wornBy.hoursPerWeek() : 0);
     }
 
     /** {@return how it is drawn; a string of unknown age as one that is nearly spent} */

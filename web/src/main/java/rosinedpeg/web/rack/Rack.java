@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 
 import java.time.Clock;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -46,6 +47,7 @@ import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.occasions.PlayedOtherwise;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
+import rosinedpeg.web.platform.ZoneChanged;
 import rosinedpeg.web.rack.RackEntry.Look;
 import rosinedpeg.web.settling.SettlingString;
 import rosinedpeg.web.settling.Settlings;
@@ -65,6 +67,7 @@ public class Rack {
     private static final Instant NEVER = Instant.parse("9999-01-01T00:00:00Z");
 
     private final RackPlaceRepository places;
+    private final DueStringRepository strings;
     private final Instruments instruments;
     private final Benches benches;
     private final Settlings settlings;
@@ -75,6 +78,7 @@ public class Rack {
 
     Rack(
             RackPlaceRepository places,
+            DueStringRepository strings,
             Instruments instruments,
             Benches benches,
             Settlings settlings,
@@ -83,6 +87,7 @@ public class Rack {
             RackRows rows,
             Clock clock) {
         this.places = places;
+        this.strings = strings;
         this.instruments = instruments;
         this.benches = benches;
         this.settlings = settlings;
@@ -124,6 +129,13 @@ public class Rack {
         return places.dueBy(then, Limit.of(most));
     }
 
+    /** {@return the strings of all instruments that are due by a day} */
+    @Transactional
+    public DueStrings due(LocalDate until) {
+        bringUpToDate();
+        return new DueStrings(strings, until, CurrentWorkshop.zone(), clock.instant());
+    }
+
     /** Something happened to an instrument. */
     @EventListener
     void outdate(InstrumentEvent event) {
@@ -132,6 +144,7 @@ public class Rack {
         } else if (event instanceof InstrumentBroughtBack back) {
             places.save(new RackPlaceEntity(back.instrumentId(), back.name(), back.arrivedAt()));
         } else if (event instanceof InstrumentRetired) {
+            strings.deleteOn(event.instrumentId());
             places.deleteById(event.instrumentId());
         } else if (event instanceof InstrumentEdited edited) {
             places.findById(event.instrumentId()).ifPresent(place -> place.rename(edited.name()));
@@ -143,6 +156,12 @@ public class Rack {
     /** Every string has been played more, or less, than was reckoned. */
     @EventListener
     void outdate(HolidaysChanged event) {
+        places.outdateAll(Instant.EPOCH);
+    }
+
+    /** The day on which a string is due is another one elsewhere. */
+    @EventListener
+    void outdate(ZoneChanged event) {
         places.outdateAll(Instant.EPOCH);
     }
 
@@ -187,13 +206,35 @@ public class Rack {
         Set<UUID> onBench = benches.onBench(ids);
         Set<UUID> referred = notes.referred(ids);
         Map<UUID, List<Span>> played = occasions.played(ids, now);
+        List<Span> holidays = occasions.holidays();
+        strings.deleteOn(ids.toArray(UUID[]::new));
         for (RackPlaceEntity place : outdated) {
             UUID id = place.instrumentId();
             List<SettlingString> young = settling.getOrDefault(id, List.of());
             Standing standing = requireNonNull(standings.get(id));
             Need need = Need.of(standing, onBench.contains(id), referred.contains(id), !young.isEmpty());
-            place.take(need, until(standing, young, played.getOrDefault(id, List.of()), now), firstDue(standing, now));
+            place.take(
+                    need,
+                    until(standing, young, played.getOrDefault(id, List.of()), holidays, now),
+                    firstDue(standing, now));
+            strings.saveAll(dueStrings(standing, holidays, now));
         }
+    }
+
+    private static List<DueStringEntity> dueStrings(Standing instrument, List<Span> holidays, Instant now) {
+        boolean holiday = holidays.stream().anyMatch(one -> one.holds(now));
+        return instrument.strings().stream()
+                .map(string -> new DueStringEntity(
+                        instrument,
+                        string,
+                        now,
+                        string.state().isDue()
+                                ? null
+                                : string.dueAt(now)
+                                        .atZone(CurrentWorkshop.zone())
+                                        .toLocalDate(),
+                        string.rate(holiday)))
+                .toList();
     }
 
     private static @Nullable Instant firstDue(Standing instrument, Instant now) {
@@ -203,14 +244,19 @@ public class Rack {
                 .orElse(null);
     }
 
-    /** When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds, or was played. */
-    private static Instant until(Standing instrument, List<SettlingString> settling, List<Span> played, Instant now) {
+    /**
+     * When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds, or was played; or uses
+     * its strings up faster or more slowly, as a holiday begins or ends.
+     */
+    private static Instant until(
+            Standing instrument, List<SettlingString> settling, List<Span> played, List<Span> holidays, Instant now) {
         return Stream.of(
                         instrument.strings().stream()
                                 .map(string -> string.stateUntil(now))
                                 .flatMap(Optional::stream),
                         settling.stream().map(string -> string.steadyAt(Steadiness.CONCERT)),
-                        played.stream().map(Span::until).limit(1))
+                        played.stream().map(Span::until).limit(1),
+                        holidays.stream().flatMap(one -> Stream.of(one.from(), one.until())))
                 .flatMap(Function.identity())
                 .filter(moment -> moment.isAfter(now))
                 .min(Instant::compareTo)
