@@ -41,7 +41,6 @@ import rosinedpeg.web.bench.Benches.Taken;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
-import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.listen.PitchFrom;
 import rosinedpeg.web.listen.PitchQuestion;
 import rosinedpeg.web.listen.PitchSources;
@@ -92,8 +91,8 @@ class BenchController {
     @GetMapping("/bench")
     String open(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
         OpenRuns open = benches.open(from);
-        Map<UUID, Standing> standings = instruments.standings(open.instrumentIds());
-        Page.lay(OpenPage.of(open, id -> requireNonNull(standings.get(id)).name()), model);
+        Map<UUID, String> names = instruments.names(open.instrumentIds());
+        Page.lay(OpenPage.of(open, id -> requireNonNull(names.get(id))), model);
         return Htmx.asks(request) ? "bench/open :: rows" : "bench/open";
     }
 

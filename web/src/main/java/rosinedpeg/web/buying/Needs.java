@@ -124,8 +124,10 @@ class Needs {
      *
      * @param of what is needed of each kind that somebody entered, of which a string is due or too few lie ready
      * @param usual strings that are due and of a usual kind: nobody knows what to buy for them
+     * @param open the orders of which something is still to come
+     * @param written how many orders there were when it was looked up
      */
-    record Needed(List<Need> of, ListPage<Met> usual) {
+    record Needed(List<Need> of, ListPage<Met> usual, List<Purchase> open, long written) {
 
         /** {@return whether any string is due of a kind that somebody entered} */
         boolean dueAtAll() {
@@ -182,7 +184,7 @@ class Needs {
                             prices.apply(kind)));
                 }
             });
-            return new Needed(needs, look.usual(0));
+            return new Needed(needs, look.usual(0), look.open, look.written);
         });
     }
 
@@ -243,6 +245,10 @@ class Needs {
     /** What is looked at once for all kinds. */
     private final class Look {
 
+        /** Counted first: an order that is written while the rest is read was not seen. */
+        private final long written = purchases.written();
+
+        private final List<Purchase> open = purchases.open();
         private final DueStrings due;
         private final Map<UUID, List<LocalDate>> days;
         private final List<StringKind> entered = kinds.entered();
@@ -256,7 +262,7 @@ class Needs {
         Look(DueStrings due, LocalDate today) {
             this.due = due;
             this.days = due.days();
-            this.coming = purchases.coming(today);
+            this.coming = Purchases.coming(open, today);
         }
 
         private Optional<Supplier> supplier(StringKind kind) {

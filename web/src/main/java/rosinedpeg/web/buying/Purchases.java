@@ -85,6 +85,9 @@ public class Purchases {
     }
 
     private List<Purchase> views(Collection<PurchaseEntity> some) {
+        if (some.isEmpty()) {
+            return List.of();
+        }
         Map<UUID, List<PurchaseLineEntity>> ofEach =
                 lines
                         .findByPurchaseIdInOrderByNumber(
@@ -110,7 +113,12 @@ public class Purchases {
 
     /** {@return what of each kind is still to come, by kind; what is written but not sent comes as if it were sent today} */
     public Map<UUID, List<Coming>> coming(LocalDate today) {
-        return open().stream()
+        return coming(open(), today);
+    }
+
+    /** {@return the same of orders that were read already} */
+    static Map<UUID, List<Coming>> coming(List<Purchase> open, LocalDate today) {
+        return open.stream()
                 .flatMap(purchase -> purchase.lines().stream()
                         .filter(line -> line.toCome() > 0)
                         .map(line -> Map.entry(line.kindId(), new Coming(purchase.comesOn(today), line.toCome()))))

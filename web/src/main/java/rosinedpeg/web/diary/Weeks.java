@@ -377,13 +377,13 @@ class Weeks {
     }
 
     private List<Told> owed(Map<UUID, List<OwedWork>> owed, Instant now) {
-        Map<UUID, Standing> standings = instruments.standings(owed.keySet());
+        Map<UUID, String> names = instruments.names(owed.keySet());
         List<Told> told = new ArrayList<>();
         owed.forEach((id, work) -> {
-            Standing standing = standings.get(id);
-            if (standing != null) {
-                work.forEach(one -> told.add(new Told(
-                        Told.Kind.OWED, id, standing.name(), one.strings(), null, now, null, null, null, null, one)));
+            String name = names.get(id);
+            if (name != null) {
+                work.forEach(one -> told.add(
+                        new Told(Told.Kind.OWED, id, name, one.strings(), null, now, null, null, null, null, one)));
             }
         });
         return told;

@@ -77,7 +77,7 @@ public record Instrument(
 
     /** {@return how it stands, without its set-up} */
     public Standing standing() {
-        return new Standing(id, name, fullyStrung(), strings);
+        return new Standing(id, name, setUp.family(), fullyStrung(), strings);
     }
 
     /** {@return the string at a position, empty when none is recorded there} */

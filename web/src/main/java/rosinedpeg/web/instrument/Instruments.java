@@ -652,6 +652,15 @@ public class Instruments implements LogSource {
                 .collect(Collectors.toMap(Listed::id, Listed::name, (one, same) -> one, LinkedHashMap::new));
     }
 
+    /** {@return what tells some instruments from others, by their ids} */
+    public Map<UUID, Named> named(Collection<UUID> ids) {
+        return ids.isEmpty()
+                ? Map.of()
+                : instruments.listed(ids.toArray(UUID[]::new)).stream()
+                        .map(one -> new Named(one.id(), one.name(), one.family()))
+                        .collect(Collectors.toMap(Named::id, Function.identity()));
+    }
+
     /** {@return what some instruments are called, by their ids} */
     public Map<UUID, String> names(Collection<UUID> ids) {
         return ids.isEmpty()
@@ -911,7 +920,7 @@ public class Instruments implements LogSource {
 
     private Standing standing(Listed one, List<FittedNow> on, Reckoning reckoning) {
         List<StringOn> strings = strings(one, on, reckoning);
-        return new Standing(one.id(), one.name(), strings.size() == one.strings(), strings);
+        return new Standing(one.id(), one.name(), one.family(), strings.size() == one.strings(), strings);
     }
 
     private List<StringOn> strings(Listed one, List<FittedNow> on, Reckoning reckoning) {

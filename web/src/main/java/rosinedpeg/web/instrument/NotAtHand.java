@@ -28,16 +28,6 @@ public interface NotAtHand {
      */
     List<Days> notAtHand(Collection<UUID> instrumentIds, LocalDate from, LocalDate until);
 
-    /**
-     * When any instrument of the workshop is not at hand. For whoever asks about most of them: a list of hundreds of ids is slower to
-     * send than what is known to read.
-     *
-     * @param from the first day that is asked about
-     * @param until the last
-     * @return days of which some lie between those, in any order
-     */
-    List<Days> notAtHand(LocalDate from, LocalDate until);
-
     /** {@return what several know} */
     static List<Days> of(
             Collection<NotAtHand> sources, Collection<UUID> instrumentIds, LocalDate from, LocalDate until) {

@@ -289,34 +289,37 @@ class LendPages {
     }
 
     TurnPage turn(LocalDate turn, TurnAsked asked) {
-        List<TurnGroup> groups = new ArrayList<>();
-        int all = 0;
+        Map<Turn.Does, Pageable> windows = new EnumMap<>(Turn.Does.class);
         for (Turn.Does does : Turn.Does.values()) {
-            ListPage<Lent> part = lending.at(does, turn, asked.window(does.name()));
-            all += part.total();
-            if (asked.isFor(does.name()) && !part.shown().isEmpty()) {
-                groups.add(new TurnGroup(does, atTurn(part)));
-            }
+            windows.put(does, asked.window(does.name()));
         }
+        Map<Turn.Does, ListPage<Lent>> at = lending.at(turn, windows);
         ListPage<String> home = lending.atHome(turn, asked.window(TurnAsked.HOME));
+        int all = home.total() + at.values().stream().mapToInt(ListPage::total).sum();
+        at.keySet().removeIf(does -> !asked.isFor(does.name()));
+        List<UUID> ids = at.values().stream()
+                .flatMap(part -> part.shown().stream().map(Lent::instrumentId))
+                .distinct()
+                .toList();
+        Map<UUID, Standing> standings = instruments.standings(ids);
+        Map<UUID, List<Lent>> promised =
+                lending.open(ids).stream().filter(Lent::isPromised).collect(Collectors.groupingBy(Lent::instrumentId));
+        List<TurnGroup> groups = at.entrySet().stream()
+                .filter(one -> !one.getValue().shown().isEmpty())
+                .map(one -> new TurnGroup(
+                        one.getKey(),
+                        one.getValue()
+                                .flatMap(lent -> Optional.of(atTurn(
+                                        lent, promised.getOrDefault(lent.instrumentId(), List.of()), standings)))))
+                .toList();
         return new TurnPage(
                 turn,
                 groups,
                 asked.isFor(TurnAsked.HOME) ? home : new ListPage<>(List.of(), 0, 0),
                 Turn.AROUND_DAYS,
                 today(),
-                all + home.total(),
+                all,
                 asked);
-    }
-
-    private ListPage<AtTurn> atTurn(ListPage<Lent> part) {
-        List<UUID> ids =
-                part.shown().stream().map(Lent::instrumentId).distinct().toList();
-        Map<UUID, Standing> standings = instruments.standings(ids);
-        Map<UUID, List<Lent>> promised =
-                lending.open(ids).stream().filter(Lent::isPromised).collect(Collectors.groupingBy(Lent::instrumentId));
-        return part.flatMap(
-                lent -> Optional.of(atTurn(lent, promised.getOrDefault(lent.instrumentId(), List.of()), standings)));
     }
 
     private AtTurn atTurn(Lent lent, List<Lent> promised, Map<UUID, Standing> standings) {

@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -185,13 +186,32 @@ public class Lending implements LogSource, NotAtHand {
         return loans.daysBack(today(), Limit.of(1)).stream().findFirst().orElseGet(this::today);
     }
 
-    /** {@return the loans of which that becomes at a turn, in the order of their days} */
-    ListPage<Lent> at(Turn.Does does, LocalDate turn, Pageable part) {
-        Turn.Days days = Turn.days(does, turn, today());
-        Page<LoanEntity> some = does.isOut()
-                ? loans.toBeBack(days.from(), days.until(), part)
-                : loans.toGoOut(days.from(), days.until(), part);
-        return new ListPage<>(lent(some.getContent()), (int) part.getOffset(), (int) some.getTotalElements());
+    /**
+     * The loans of which something becomes at a turn.
+     *
+     * @param turn the day
+     * @param windows how many of each sort, after how many
+     * @return those of each sort, in the order of their days
+     */
+    Map<Turn.Does, ListPage<Lent>> at(LocalDate turn, Map<Turn.Does, Pageable> windows) {
+        LocalDate today = today();
+        Map<Turn.Does, Page<LoanEntity>> found = new EnumMap<>(Turn.Does.class);
+        windows.forEach((does, window) -> {
+            Turn.Days days = Turn.days(does, turn, today);
+            found.put(
+                    does,
+                    does.isOut()
+                            ? loans.toBeBack(days.from(), days.until(), window)
+                            : loans.toGoOut(days.from(), days.until(), window));
+        });
+        Map<UUID, Lent> lent = lent(
+                        found.values().stream().flatMap(Page::stream).toList())
+                .stream()
+                .collect(Collectors.toMap(Lent::id, Function.identity()));
+        Map<Turn.Does, ListPage<Lent>> at = new EnumMap<>(Turn.Does.class);
+        found.forEach((does, part) ->
+                at.put(does, ListPage.of(part).flatMap(loan -> Optional.ofNullable(lent.get(loan.id())))));
+        return at;
     }
 
     /** {@return what is out and was to be back before today, the latest first} */
@@ -494,16 +514,7 @@ public class Lending implements LogSource, NotAtHand {
 
     @Override
     public List<Days> notAtHand(Collection<UUID> instrumentIds, LocalDate from, LocalDate until) {
-        return days(loans.outBetween(instrumentIds.toArray(UUID[]::new), from, until), from);
-    }
-
-    @Override
-    public List<Days> notAtHand(LocalDate from, LocalDate until) {
-        return days(loans.outBetween(from, until), from);
-    }
-
-    private List<Days> days(List<LoanRepository.Out> out, LocalDate from) {
-        return out.stream()
+        return loans.outBetween(instrumentIds.toArray(UUID[]::new), from, until).stream()
                 .map(loan -> {
                     Loan days = loan.days();
                     boolean late = loan.outAt() != null && days.until().isBefore(from);

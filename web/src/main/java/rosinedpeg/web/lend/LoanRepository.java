@@ -23,16 +23,25 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
             + " order by loan.fromDay, loan.id")
     List<LoanEntity> notBack(UUID... instrumentIds);
 
+    String TO_BE_BACK =
+            " where loan.backAt is null and loan.outAt is not null and loan.untilDay between :from and :until";
+
+    String TO_GO_OUT = " where loan.backAt is null and loan.outAt is null and loan.fromDay between :from and :until";
+
     /** What is out and is to be back on one of some days, the first first. */
-    @Query("select loan from LoanEntity loan join InstrumentEntity instrument on instrument.id = loan.instrumentId"
-            + " where loan.backAt is null and loan.outAt is not null and loan.untilDay between :from and :until"
-            + " order by loan.untilDay, instrument.name, loan.id")
+    @Query(
+            value =
+                    "select loan from LoanEntity loan join InstrumentEntity instrument on instrument.id = loan.instrumentId"
+                            + TO_BE_BACK + " order by loan.untilDay, instrument.name, loan.id",
+            countQuery = "select count(loan) from LoanEntity loan" + TO_BE_BACK)
     Page<LoanEntity> toBeBack(LocalDate from, LocalDate until, Pageable part);
 
     /** What is promised from one of some days on, the first first. */
-    @Query("select loan from LoanEntity loan join InstrumentEntity instrument on instrument.id = loan.instrumentId"
-            + " where loan.backAt is null and loan.outAt is null and loan.fromDay between :from and :until"
-            + " order by loan.fromDay, instrument.name, loan.id")
+    @Query(
+            value =
+                    "select loan from LoanEntity loan join InstrumentEntity instrument on instrument.id = loan.instrumentId"
+                            + TO_GO_OUT + " order by loan.fromDay, instrument.name, loan.id",
+            countQuery = "select count(loan) from LoanEntity loan" + TO_GO_OUT)
     Page<LoanEntity> toGoOut(LocalDate from, LocalDate until, Pageable part);
 
     /** What is out and was to be back before a day, the latest first. */
@@ -102,18 +111,12 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
         }
     }
 
-    String OUT_BETWEEN =
+    /** What is or will be out in some days, of some instruments. */
+    @Query(
             "select new rosinedpeg.web.lend.LoanRepository$Out(loan.instrumentId, loan.fromDay, loan.untilDay, loan.outAt)"
                     + " from LoanEntity loan where loan.backAt is null and loan.fromDay <= :until"
-                    + " and (loan.untilDay >= :from or loan.outAt is not null)";
-
-    /** What is or will be out in some days, of some instruments. */
-    @Query(OUT_BETWEEN + " and among(loan.instrumentId, :instrumentIds)")
+                    + " and (loan.untilDay >= :from or loan.outAt is not null) and among(loan.instrumentId, :instrumentIds)")
     List<Out> outBetween(UUID[] instrumentIds, LocalDate from, LocalDate until);
-
-    /** What is or will be out in some days. */
-    @Query(OUT_BETWEEN)
-    List<Out> outBetween(LocalDate from, LocalDate until);
 
     /** The days from today on which something is to be back, the one on which most is first. */
     @Query("select loan.untilDay from LoanEntity loan where loan.backAt is null and loan.outAt is not null"

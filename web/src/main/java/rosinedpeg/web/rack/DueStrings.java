@@ -27,12 +27,14 @@ public final class DueStrings {
     private final LocalDate until;
     private final ZoneId zone;
     private final Instant now;
+    private final LocalDate today;
 
     DueStrings(DueStringRepository strings, LocalDate until, ZoneId zone, Instant now) {
         this.strings = strings;
         this.until = until;
         this.zone = zone;
         this.now = now;
+        this.today = now.atZone(zone).toLocalDate();
     }
 
     /**
@@ -89,7 +91,6 @@ public final class DueStrings {
 
     /** What is due already is due today, and so is what became it in the hours before it is worked out again. */
     private LocalDate on(@Nullable LocalDate dueOn) {
-        LocalDate today = now.atZone(zone).toLocalDate();
         return dueOn == null || dueOn.isBefore(today) ? today : dueOn;
     }
 

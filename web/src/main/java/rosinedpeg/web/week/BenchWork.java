@@ -24,6 +24,7 @@ import java.util.TreeSet;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.BridgeWatch;
@@ -50,6 +51,7 @@ import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.buying.PacketDays;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.Named;
 import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
@@ -157,21 +159,28 @@ class BenchWork {
         List<SettlingString> young = settlings.young(MOST_SETTLING);
         Set<UUID> ids = new HashSet<>(due);
         wished.forEach(wish -> ids.add(wish.instrumentId()));
-        ids.addAll(owed.keySet());
         List<Wishes.Away> away = wishes.away();
         Set<UUID> referred =
                 notes.referred(away.stream().map(Wishes.Away::instrumentId).collect(toSet()));
-        ids.addAll(referred);
         Map<UUID, LocalDate> stiff = pegs.toTreat();
-        ids.addAll(stiff.keySet());
         List<InTurn.Turns> turns = inTurn.all();
         turns.forEach(one -> ids.add(one.instrumentId()));
         look.standings.putAll(instruments.standings(ids));
-        look.away.putAll(notAtHand.stream()
-                .flatMap(source -> source.notAtHand(look.today, look.furthest).stream())
+        look.standings.values().forEach(one -> look.named.put(one.id(), one.named()));
+        // Of those whose strings stay on nobody asks how they stand.
+        look.named.putAll(instruments.named(Stream.of(owed.keySet(), referred, stiff.keySet())
+                .flatMap(Set::stream)
+                .filter(id -> !look.named.containsKey(id))
+                .collect(toSet())));
+        Set<UUID> all = new HashSet<>(look.named.keySet());
+        young.forEach(string -> all.add(string.instrument().id()));
+        look.away.putAll(NotAtHand.of(notAtHand, all, look.today, look.furthest).stream()
                 .collect(groupingBy(NotAtHand.Days::instrumentId)));
         // What lies on the bench already waits no more.
-        benches.onBench().forEach(look.standings::remove);
+        benches.onBench().forEach(id -> {
+            look.standings.remove(id);
+            look.named.remove(id);
+        });
         jobs.addAll(wished(look, wished));
         jobs.addAll(strings(look, due.stream().limit(MOST_DUE).toList(), changed(jobs)));
         jobs.addAll(turns(look, turns, changed(jobs).keySet()));
@@ -205,6 +214,9 @@ class BenchWork {
         private final Function<StringKind, PacketDays.Packet> nextPacket = packets.inTurn();
         private final List<Occasion> season = occasions.season();
         private final Map<UUID, Standing> standings = new HashMap<>();
+        /** All of those, and the others that work waits for. */
+        private final Map<UUID, Named> named = new HashMap<>();
+
         private final Map<UUID, List<NotAtHand.Days>> away = new HashMap<>();
         private final Collection<String> people;
         private final Map<Sort, Map<String, Interval>> minutes = new HashMap<>();
@@ -379,7 +391,7 @@ class BenchWork {
             Optional<PacketDays.Packet> packet,
             Optional<Wish> wish) {
         Standing standing = change.standing();
-        Family family = family(standing);
+        Family family = standing.family();
         Set<Position> positions = EnumSet.noneOf(Position.class);
         change.strings().forEach(string -> positions.add(string.position()));
         return new Job(
@@ -450,7 +462,7 @@ class BenchWork {
             if (!strings.isEmpty()) {
                 jobs.add(job(look, change(look, standing, strings), Optional.of(wish)));
             } else if (wish.kind() != WishKind.STRINGS) {
-                Family family = family(standing);
+                Family family = standing.family();
                 Map<String, Interval> minutes = wish.kind() == WishKind.OTHER
                         ? look.asSaid(wish.minutes())
                         : look.minutes(family, UsualWork.ofPegService(family).minutes());
@@ -458,7 +470,7 @@ class BenchWork {
                         look,
                         "wish-" + wish.id(),
                         JobKind.WISHED,
-                        standing,
+                        standing.named(),
                         List.of(),
                         wish.kind() == WishKind.PEG_SERVICE
                                 ? UsualWork.ofPegService(family).kit()
@@ -473,19 +485,11 @@ class BenchWork {
         return jobs;
     }
 
-    /** A bare instrument has no family on its strings; then it counts as the smallest. */
-    private static Family family(Standing standing) {
-        return standing.strings().stream()
-                .findFirst()
-                .map(string -> string.kind().family())
-                .orElse(Family.VIOLIN);
-    }
-
     private static Job simple(
             Look look,
             String key,
             JobKind kind,
-            Standing standing,
+            Named instrument,
             List<Position> strings,
             Set<Material> kit,
             Map<String, Interval> minutes,
@@ -497,15 +501,15 @@ class BenchWork {
         return new Job(
                 key,
                 kind,
-                standing.id(),
-                standing.name(),
+                instrument.id(),
+                instrument.name(),
                 strings,
                 Optional.empty(),
                 kit,
                 minutes,
                 earliest,
                 last,
-                look.away(standing.id(), earliest, look.furthest),
+                look.away(instrument.id(), earliest, look.furthest),
                 Set.of(),
                 Optional.empty(),
                 Optional.empty(),
@@ -553,19 +557,19 @@ class BenchWork {
     private static List<Job> back(Look look, List<Wishes.Away> away, Set<UUID> referred) {
         List<Job> jobs = new ArrayList<>();
         for (Wishes.Away one : away) {
-            Standing standing = look.standings.get(one.instrumentId());
+            Named instrument = look.named.get(one.instrumentId());
             LocalDate day = one.until().plusDays(1);
-            if (standing != null && referred.contains(one.instrumentId()) && !day.isAfter(look.furthest)) {
+            if (instrument != null && referred.contains(one.instrumentId()) && !day.isAfter(look.furthest)) {
                 LocalDate last = day.plusDays(LOOKED_OVER_WITHIN_DAYS);
                 UsualWork usual = UsualWork.LOOKING_OVER;
                 jobs.add(simple(
                         look,
                         "back-" + one.id(),
                         JobKind.BACK,
-                        standing,
+                        instrument,
                         List.of(),
                         usual.kit(),
-                        look.minutes(family(standing), usual.minutes()),
+                        look.minutes(instrument.family(), usual.minutes()),
                         day,
                         last.isAfter(look.furthest) ? look.furthest : last,
                         Optional.empty(),
@@ -584,17 +588,17 @@ class BenchWork {
         Map<UUID, Instant> served = benches.served(stiff.keySet());
         List<Job> jobs = new ArrayList<>();
         stiff.forEach((id, lookedOn) -> {
-            Standing standing = look.standings.get(id);
+            Named instrument = look.named.get(id);
             boolean since = served.containsKey(id)
                     && !served.get(id).atZone(look.zone).toLocalDate().isBefore(lookedOn);
-            if (standing != null && !since && !askedFor.contains(id)) {
-                Family family = family(standing);
+            if (instrument != null && !since && !askedFor.contains(id)) {
+                Family family = instrument.family();
                 UsualWork usual = UsualWork.ofPegService(family);
                 jobs.add(simple(
                         look,
                         "pegs-" + id,
                         JobKind.PEGS,
-                        standing,
+                        instrument,
                         List.of(),
                         usual.kit(),
                         look.minutes(family, usual.minutes()),
@@ -610,8 +614,8 @@ class BenchWork {
     private static List<Job> owed(Look look, Map<UUID, List<OwedWork>> owed) {
         List<Job> jobs = new ArrayList<>();
         owed.forEach((id, work) -> {
-            Standing standing = look.standings.get(id);
-            if (standing != null) {
+            Named instrument = look.named.get(id);
+            if (instrument != null) {
                 work.forEach(one -> {
                     UsualWork usual = one.step() == null
                             ? UsualWork.RESTOCKING
@@ -621,10 +625,10 @@ class BenchWork {
                             look,
                             "owed-" + one.id(),
                             JobKind.OWED,
-                            standing,
+                            instrument,
                             one.strings(),
                             usual.kit(),
-                            look.minutes(family(standing), usual.minutes()),
+                            look.minutes(instrument.family(), usual.minutes()),
                             look.today,
                             look.furthest,
                             Optional.of(one),
@@ -670,7 +674,7 @@ class BenchWork {
                 List.of(),
                 Optional.empty(),
                 usual.kit(),
-                look.minutes(family(string.instrument()), usual.minutes()),
+                look.minutes(string.instrument().family(), usual.minutes()),
                 day,
                 day,
                 Set.of(),

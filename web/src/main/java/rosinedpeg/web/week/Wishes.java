@@ -163,17 +163,7 @@ public class Wishes implements NotAtHand {
 
     @Override
     public List<Days> notAtHand(Collection<UUID> instrumentIds, LocalDate from, LocalDate until) {
-        return days(away.findByInstrumentIdInAndFromDayLessThanEqualAndUntilDayGreaterThanEqual(
-                instrumentIds, until, from));
-    }
-
-    @Override
-    public List<Days> notAtHand(LocalDate from, LocalDate until) {
-        return days(away.findByFromDayLessThanEqualAndUntilDayGreaterThanEqual(until, from));
-    }
-
-    private static List<Days> days(List<AwayEntity> rows) {
-        return rows.stream()
+        return away.between(from, until, instrumentIds.toArray(UUID[]::new)).stream()
                 .map(one -> new Days(one.instrumentId(), one.fromDay(), one.untilDay(), one.why()))
                 .toList();
     }
