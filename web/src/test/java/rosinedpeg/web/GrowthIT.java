@@ -23,6 +23,8 @@ import org.hibernate.stat.Statistics;
 import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.scheduling.config.ScheduledTask;
+import org.springframework.scheduling.config.ScheduledTaskHolder;
 import org.springframework.transaction.IllegalTransactionStateException;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.bench.Learned;
@@ -75,6 +77,9 @@ class GrowthIT extends InRequests {
     @Autowired
     Occasions occasions;
 
+    @Autowired
+    ScheduledTaskHolder scheduled;
+
     /** Whatever happens to an instrument, its kept place is the one it would be given anew. */
     @Test
     void theRackIsAsIfItHadBeenWorkedOutForEveryLook() throws Exception {
@@ -109,6 +114,29 @@ class GrowthIT extends InRequests {
         assertThat(racks).as("some of it takes back what happened before").hasSizeGreaterThan(5);
     }
 
+    /** Nobody has to look before what is out of date is worked out, and it is worked out where the workshop stands. */
+    @Test
+    void whatIsOutOfDateIsWorkedOutUnasked() throws Exception {
+        assertThat(post(
+                        account("keeper"),
+                        "/workshop",
+                        "workshop",
+                        "Lantern Quay",
+                        "zone",
+                        "Pacific/Kiritimati",
+                        "referenceA",
+                        "442"))
+                .hasStatus(302);
+        List<Map<String, Object>> looked = rack();
+        database.sql("update rack_place set holds_until = 'epoch', urgency = 0").update();
+        assertThat(placesKept()).isNotEqualTo(looked);
+        scheduled.getScheduledTasks().stream()
+                .map(ScheduledTask::getTask)
+                .filter(task -> task.toString().contains("RackKeptUp.keepUp"))
+                .forEach(task -> task.getRunnable().run());
+        assertThat(placesKept()).isEqualTo(looked);
+    }
+
     /** How far a string is used up is told of any moment by what was kept at one: until a holiday begins, or the days are others. */
     @Test
     void aKeptStringIsUsedUpAsIfItHadBeenLookedAt() throws Exception {
@@ -126,8 +154,8 @@ class GrowthIT extends InRequests {
         at(() -> occasions.enter(new Occasion.What(
                 OccasionKind.HOLIDAY, "Made up", "", holiday, holiday.plus(Duration.ofDays(9)), Set.of())));
         rack();
-        assertThat(places("holds_until <= ?", holiday.atOffset(ZoneOffset.UTC).plusSeconds(1)))
-                .isEqualTo(places("true"));
+        assertThat(howMany("holds_until <= ?", holiday.atOffset(ZoneOffset.UTC).plusSeconds(1)))
+                .isEqualTo(howMany("true"));
         assertThat(post(
                         keeper,
                         "/workshop",
@@ -138,10 +166,10 @@ class GrowthIT extends InRequests {
                         "referenceA",
                         "442"))
                 .hasStatus(302);
-        assertThat(places("holds_until = 'epoch'")).isEqualTo(places("true"));
+        assertThat(howMany("holds_until = 'epoch'")).isEqualTo(howMany("true"));
     }
 
-    private int places(String which, Object... values) {
+    private int howMany(String which, Object... values) {
         return database.sql("select count(*) from rack_place where workshop_id = '"
                         + account("keeper").workshopId() + "' and " + which)
                 .params(values)
@@ -220,6 +248,10 @@ class GrowthIT extends InRequests {
     /** {@return how urgent each instrument is and when its strings are due, once somebody has looked} */
     private List<Map<String, Object>> rack() throws Exception {
         page(account("keeper"), "/");
+        return placesKept();
+    }
+
+    private List<Map<String, Object>> placesKept() {
         return database.sql(
                         "select place.instrument_id, urgency, holds_until::date, fitted_string_id, kind_id, instrument_name,"
                                 + " due_on, round(worn::numeric, 4) as worn, hours_per_week from rack_place place"

@@ -31,6 +31,8 @@ import rosinedpeg.web.platform.SignedIn;
         properties = {
             "peg.demo=true",
             "peg.tuner-patience=1m",
+            // Tests look for themselves whether a place is out of date.
+            "peg.rack.kept-up=7d",
             "peg.first-key=" + RunningApplication.FIRST_KEY,
             "server.forward-headers-strategy=native",
             "spring.test.mockmvc.print=none",

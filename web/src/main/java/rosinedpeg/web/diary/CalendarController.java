@@ -190,7 +190,8 @@ class CalendarController {
     @GetMapping("/feeds/{secret}.ics")
     ResponseEntity<String> feed(@PathVariable String secret) {
         DiaryFeeds.Owner owner = feeds.open(secret).orElseThrow(() -> new NotFoundException("a feed with that secret"));
-        String written = CurrentWorkshop.in(owner.workshopId(), owner.personId(), () -> calendar.of(owner));
+        String written =
+                CurrentWorkshop.in(owner.workshopId(), owner.personId(), owner.zone(), () -> calendar.of(owner));
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "calendar", UTF_8))
                 .cacheControl(CacheControl.noStore())

@@ -6,6 +6,7 @@ import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import rosinedpeg.core.pitch.ReferenceA;
@@ -24,7 +25,7 @@ public final class CurrentWorkshop {
     private CurrentWorkshop() {}
 
     /**
-     * Does some work for a workshop without anybody being signed in.
+     * Does some work for a workshop without anybody being signed in. Where it stands is not known by that: its days are those of UTC.
      *
      * @param workshopId the workshop
      * @param person who signs what is recorded
@@ -32,13 +33,20 @@ public final class CurrentWorkshop {
      * @return what the work returns
      */
     public static <T> T in(UUID workshopId, UUID person, Supplier<T> work) {
-        Named before = NAMED.get();
-        NAMED.set(new Named(workshopId, person));
-        try {
-            return work.get();
-        } finally {
-            NAMED.set(before);
-        }
+        return in(new Named(workshopId, person, null, null), work);
+    }
+
+    /**
+     * Does some work for a workshop where it stands, without anybody being signed in.
+     *
+     * @param workshopId the workshop
+     * @param person who signs what is recorded
+     * @param zone its time zone
+     * @param work what is done
+     * @return what the work returns
+     */
+    public static <T> T in(UUID workshopId, UUID person, ZoneId zone, Supplier<T> work) {
+        return in(new Named(workshopId, person, zone, null), work);
     }
 
     /**
@@ -49,7 +57,37 @@ public final class CurrentWorkshop {
      * @return what the work returns
      */
     public static <T> T in(SignedIn account, Supplier<T> work) {
-        return in(account.workshopId(), account.personId(), work);
+        return in(
+                new Named(
+                        account.workshopId(),
+                        account.personId(),
+                        account.zone(),
+                        new ReferenceA(account.referenceAHz())),
+                work);
+    }
+
+    /**
+     * Does what is worked out for a workshop where it stands, and recorded by nobody.
+     *
+     * @param workshopId the workshop
+     * @param zone its time zone
+     * @param work what is done
+     */
+    public static void workOut(UUID workshopId, ZoneId zone, Runnable work) {
+        in(new Named(workshopId, NONE, zone, null), () -> {
+            work.run();
+            return workshopId;
+        });
+    }
+
+    private static <T> T in(Named named, Supplier<T> work) {
+        Named before = NAMED.get();
+        NAMED.set(named);
+        try {
+            return work.get();
+        } finally {
+            NAMED.set(before);
+        }
     }
 
     /** {@return the account that is signed in} */
@@ -71,14 +109,22 @@ public final class CurrentWorkshop {
         return clock.instant().atZone(zone()).toLocalDate();
     }
 
-    /** {@return the time zone of the workshop, UTC when nobody is signed in} */
+    /** {@return the time zone of the workshop, UTC where that is not known} */
     public static ZoneId zone() {
-        return account().map(SignedIn::zone).orElse(ZoneId.of("UTC"));
+        Named named = NAMED.get();
+        return named != null && named.zone() != null
+                ? named.zone()
+                : account().map(SignedIn::zone).orElse(ZoneId.of("UTC"));
     }
 
     /** {@return what the workshop's instruments are tuned to, unless they say otherwise} */
     public static ReferenceA referenceA() {
-        return account().map(account -> new ReferenceA(account.referenceAHz())).orElse(ReferenceA.STANDARD);
+        Named named = NAMED.get();
+        return named != null && named.referenceA() != null
+                ? named.referenceA()
+                : account()
+                        .map(account -> new ReferenceA(account.referenceAHz()))
+                        .orElse(ReferenceA.STANDARD);
     }
 
     /** {@return the id of the workshop that whatever is done belongs to} */
@@ -89,5 +135,9 @@ public final class CurrentWorkshop {
                 : account().map(SignedIn::workshopId).orElse(NONE);
     }
 
-    private record Named(UUID workshopId, UUID person) {}
+    private record Named(
+            UUID workshopId,
+            UUID person,
+            @Nullable ZoneId zone,
+            @Nullable ReferenceA referenceA) {}
 }

@@ -183,17 +183,29 @@ public class Rack {
         event.instrumentIds().forEach(one -> places.outdate(one, Instant.EPOCH));
     }
 
+    /** Works out some of what is out of date. */
+    @Transactional
+    void keepUp() {
+        workOutSome(clock.instant());
+    }
+
     private void bringUpToDate() {
         Instant now = clock.instant();
-        List<UUID> outdated;
+        boolean more;
         do {
-            outdated = places.outdated(now, AT_A_TIME);
-            if (!outdated.isEmpty()) {
-                // Whoever else looks just now may have worked some of them out while this waited.
-                workOut(places.stillOutdated(outdated.toArray(UUID[]::new), now), now);
-                places.flush();
-            }
-        } while (outdated.size() == AT_A_TIME.max());
+            more = workOutSome(now);
+        } while (more);
+    }
+
+    /** {@return whether there may be more} */
+    private boolean workOutSome(Instant now) {
+        List<UUID> outdated = places.outdated(now, AT_A_TIME);
+        if (!outdated.isEmpty()) {
+            // Whoever else looks just now may have worked some of them out while this waited.
+            workOut(places.stillOutdated(outdated.toArray(UUID[]::new), now), now);
+            places.flush();
+        }
+        return outdated.size() == AT_A_TIME.max();
     }
 
     private void workOut(Collection<RackPlaceEntity> outdated, Instant now) {
