@@ -183,10 +183,10 @@ public class Rack {
         event.instrumentIds().forEach(one -> places.outdate(one, Instant.EPOCH));
     }
 
-    /** Works out some of what is out of date. */
+    /** Works out some of what is out of date, and says whether there may be more. */
     @Transactional
-    void keepUp() {
-        workOutSome(clock.instant());
+    boolean keepUp() {
+        return workOutSome(clock.instant());
     }
 
     private void bringUpToDate() {
