@@ -18,6 +18,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.locks.LockSupport;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.jsoup.Jsoup;
@@ -136,6 +139,43 @@ class GrowthIT extends InRequests {
                 .filter(task -> task.toString().contains("RackKeptUp.keepUp"))
                 .forEach(task -> task.getRunnable().run());
         assertThat(placesKept()).isEqualTo(looked);
+    }
+
+    /** An instrument leaves the rack while somebody else works its place out: nothing of it is left to be bought for. */
+    @Test
+    void whatLeavesTheRackWhileItIsWorkedOutLeavesNothing() throws Exception {
+        UUID violin = instrument("Pit 1 violin");
+        rack();
+        CompletableFuture<Void> gone = transaction.execute(worksItOut -> {
+            database.sql("select urgency from rack_place where instrument_id = ? for no key update")
+                    .param(violin)
+                    .query(Integer.class)
+                    .single();
+            CompletableFuture<Void> leaves = CompletableFuture.runAsync(() -> at(() -> instruments.retire(violin)));
+            for (int tries = 0; waiting() == 0 && tries < 400; tries++) {
+                LockSupport.parkNanos(25_000_000);
+            }
+            assertThat(waiting()).isPositive();
+            assertThat(database.sql("with before as (delete from due_string where instrument_id = ? returning *)"
+                                    + " insert into due_string select * from before")
+                            .param(violin)
+                            .update())
+                    .isPositive();
+            return leaves;
+        });
+        requireNonNull(gone).get(10, TimeUnit.SECONDS);
+        assertThat(database.sql("select count(*) from due_string where instrument_id = ?")
+                        .param(violin)
+                        .query(Integer.class)
+                        .single())
+                .isZero();
+    }
+
+    private int waiting() {
+        return database.sql("select count(*) from pg_stat_activity where wait_event_type = 'Lock'"
+                        + " and datname = current_database()")
+                .query(Integer.class)
+                .single();
     }
 
     /** How far a string is used up is told of any moment by what was kept at one: until a holiday begins, or the days are others. */

@@ -73,6 +73,11 @@ public class NeverUsed {
      */
     @Transactional
     public boolean remove(UUID instrument) {
+        // Whoever works out its place just now is done with it first: the two would wait for each other.
+        database.sql("select instrument_id from rack_place where instrument_id = ? and workshop_id = ? for update")
+                .params(instrument, CurrentWorkshop.id())
+                .query(UUID.class)
+                .optional();
         // Whoever is about to do something with it waits, and finds it gone.
         database.sql("select id from instrument where id = ? and workshop_id = ? for update")
                 .params(instrument, CurrentWorkshop.id())

@@ -144,8 +144,10 @@ public class Rack {
         } else if (event instanceof InstrumentBroughtBack back) {
             places.save(new RackPlaceEntity(back.instrumentId(), back.name(), back.arrivedAt()));
         } else if (event instanceof InstrumentRetired) {
-            strings.deleteOn(event.instrumentId());
+            // Whoever works it out just now is done with it first, and what they wrote goes too.
             places.deleteById(event.instrumentId());
+            places.flush();
+            strings.deleteOn(event.instrumentId());
         } else if (event instanceof InstrumentEdited edited) {
             places.findById(event.instrumentId()).ifPresent(place -> place.rename(edited.name()));
         } else {
