@@ -20,6 +20,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
@@ -49,6 +50,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.instrument.Stringing;
 import rosinedpeg.web.kinds.LearnedFactors;
+import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
@@ -267,6 +269,46 @@ class GrowthIT extends InRequests {
             assertThat(statistics.getPrepareStatementCount()).isOne();
             statistics.setStatisticsEnabled(false);
             return null;
+        });
+    }
+
+    /** Whatever happens to a kind of string, all of them are known as if they had been read anew; while nothing does, one question tells so. */
+    @Test
+    void kindsAreKnownAsIfTheyHadBeenReadForEveryLook() {
+        CurrentWorkshop.in(account("keeper"), () -> {
+            StringKind kind = kinds.entered().get(0);
+            LearnedFactors learned = new LearnedFactors(0.8, 0.7, 0.9, 1, Instant.now());
+            AtomicReference<UUID> added = new AtomicReference<>();
+            List<Runnable> happenings = List.of(
+                    () -> kinds.keepReady(kind.id(), kinds.entered(kind.id()).version(), Optional.of(7)),
+                    () -> kinds.learn(kind.id(), Optional.of(learned)),
+                    () -> kinds.learn(kind.id(), Optional.empty()),
+                    () -> added.set(kinds.add("Sluice", "Made up", kind.family(), kind.spec())
+                            .id()),
+                    () -> kinds.remove(added.get()),
+                    () -> {
+                        transaction.executeWithoutResult(undone -> {
+                            kinds.keepReady(kind.id(), kinds.entered(kind.id()).version(), Optional.of(8));
+                            kinds.all();
+                            undone.setRollbackOnly();
+                        });
+                        // Has the number of what came to nothing.
+                        kinds.keepReady(kind.id(), kinds.entered(kind.id()).version(), Optional.of(9));
+                    });
+            for (Runnable happening : happenings) {
+                Map<UUID, StringKind> before = kinds.all();
+                happening.run();
+                assertThat(kinds.all())
+                        .isNotEqualTo(before)
+                        .isEqualTo(transaction.execute(readsThrough -> kinds.all()));
+            }
+            Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
+            statistics.setStatisticsEnabled(true);
+            statistics.clear();
+            kinds.entered();
+            assertThat(statistics.getPrepareStatementCount()).isOne();
+            statistics.setStatisticsEnabled(false);
+            return kind;
         });
     }
 

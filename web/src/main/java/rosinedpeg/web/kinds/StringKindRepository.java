@@ -3,13 +3,13 @@ package rosinedpeg.web.kinds;
 import java.time.Instant;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 import rosinedpeg.core.setup.Family;
-import rosinedpeg.core.strings.Position;
 
 /** The kinds of string, as they are kept. */
 interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
@@ -17,13 +17,13 @@ interface StringKindRepository extends JpaRepository<StringKindEntity, UUID> {
     /** Asked on nearly every page: unlike {@code findAllById} its statement is made once. */
     List<StringKindEntity> findByIdIn(Collection<UUID> ids);
 
-    List<StringKindEntity> findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(Family family);
+    List<StringKindEntity> findAllByOrderByFamilyAscMakerAscLineAscDesignLengthMmDescPositionAscStringEndAsc();
 
-    List<StringKindEntity> findByFamilyAndPositionOrderByMakerAscLineAscDesignLengthMmDesc(
-            Family family, Position position);
-
-    List<StringKindEntity> findBySourceOrderByFamilyAscMakerAscLineAscDesignLengthMmDescPositionAscStringEndAsc(
-            StringKind.Source source);
+    /** Of all of them what tells whether anything has changed that a {@link StringKind} says; empty where there is none. */
+    @Query(
+            "select listagg(concat(cast(kind.id as String), ' ', cast(kind.version as String), ' ',"
+                    + " coalesce(cast(kind.learnedAt as String), '')), ',') within group (order by kind.id) from StringKindEntity kind")
+    Optional<String> editions();
 
     List<StringKindEntity> findByFamilyAndSource(Family family, StringKind.Source source);
 

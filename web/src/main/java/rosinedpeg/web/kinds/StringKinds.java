@@ -32,18 +32,18 @@ import rosinedpeg.web.platform.NotFoundException;
 public class StringKinds {
 
     private final StringKindRepository kinds;
+    private final KnownKinds known;
     private final ApplicationEventPublisher events;
 
-    StringKinds(StringKindRepository kinds, ApplicationEventPublisher events) {
+    StringKinds(StringKindRepository kinds, KnownKinds known, ApplicationEventPublisher events) {
         this.kinds = kinds;
+        this.known = known;
         this.events = events;
     }
 
     /** {@return every kind, by its id} */
     public Map<UUID, StringKind> all() {
-        return kinds.findAll().stream()
-                .map(StringKindEntity::view)
-                .collect(Collectors.toMap(StringKind::id, Function.identity()));
+        return known.all().stream().collect(Collectors.toMap(StringKind::id, Function.identity()));
     }
 
     /** {@return some kinds, by their ids} */
@@ -57,26 +57,24 @@ public class StringKinds {
 
     /** {@return the kinds that are for an instrument, in the order they are offered: usual ones of its own size come last} */
     public List<StringKind> of(SetUp setUp) {
-        return offered(
-                setUp, setUp.positions(), kinds.findByFamilyOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family()));
+        return offered(setUp, setUp.positions());
     }
 
     /** {@return the kinds for one place on an instrument, in the order they are offered} */
     public List<StringKind> of(SetUp setUp, Position position) {
-        return offered(
-                setUp,
-                List.of(position),
-                kinds.findByFamilyAndPositionOrderByMakerAscLineAscDesignLengthMmDesc(setUp.family(), position));
+        return offered(setUp, List.of(position)).stream()
+                .filter(kind -> kind.spec().position() == position)
+                .toList();
     }
 
-    private static List<StringKind> offered(SetUp setUp, List<Position> positions, List<StringKindEntity> found) {
+    private List<StringKind> offered(SetUp setUp, List<Position> positions) {
         List<StringCore> cores = UsualString.cores(setUp.size());
         Set<StringSpec> usual = new HashSet<>();
         for (StringCore ofSet : cores) {
             positions.forEach(position -> usual.add(UsualString.of(setUp, position, ofSet)));
         }
-        return found.stream()
-                .map(StringKindEntity::view)
+        return known.all().stream()
+                .filter(kind -> kind.family() == setUp.family())
                 .filter(kind -> !kind.isUsual() || usual.contains(kind.spec()))
                 .sorted(Comparator.comparing(StringKind::source)
                         .thenComparing(kind ->
@@ -118,11 +116,8 @@ public class StringKinds {
 
     /** {@return the kinds that somebody entered, family by family, maker by maker} */
     public List<StringKind> entered() {
-        return kinds
-                .findBySourceOrderByFamilyAscMakerAscLineAscDesignLengthMmDescPositionAscStringEndAsc(
-                        StringKind.Source.PACKET)
-                .stream()
-                .map(StringKindEntity::view)
+        return known.all().stream()
+                .filter(kind -> kind.source() == StringKind.Source.PACKET)
                 .sorted(Comparator.comparing(StringKind::family))
                 .toList();
     }
