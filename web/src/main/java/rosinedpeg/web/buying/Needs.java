@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Pageable;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.buying.Coming;
 import rosinedpeg.core.buying.Shortfall;
@@ -78,6 +79,8 @@ class Needs {
         this.clock = clock;
         this.reading = new TransactionTemplate(transactions);
         reading.setReadOnly(true);
+        // What is counted and what is listed are of one moment.
+        reading.setIsolationLevel(TransactionDefinition.ISOLATION_REPEATABLE_READ);
     }
 
     /**
@@ -245,9 +248,7 @@ class Needs {
     /** What is looked at once for all kinds. */
     private final class Look {
 
-        /** Counted first: an order that is written while the rest is read was not seen. */
         private final long written = purchases.written();
-
         private final List<Purchase> open = purchases.open();
         private final DueStrings due;
         private final Map<UUID, List<LocalDate>> days;
