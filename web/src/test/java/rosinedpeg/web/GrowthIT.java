@@ -6,10 +6,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.persistence.EntityManagerFactory;
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
@@ -192,6 +195,19 @@ class GrowthIT extends InRequests {
                         .update())
                 .isPositive();
         assertThat(Jsoup.parse(page(keeper, sum)).select("table").text()).isEqualTo(now);
+
+        UUID played = instrument("Pit 1 violin");
+        LocalDate monday = LocalDate.now(keeper.zone()).with(TemporalAdjusters.next(DayOfWeek.MONDAY));
+        Instant lately = Instant.now().minus(Duration.ofMinutes(2));
+        at(() -> occasions.enter(new Occasion.What(
+                OccasionKind.CONCERT, "Just over", "", lately, lately.plusSeconds(60), Set.of(played))));
+        rack();
+        assertThat(howMany(
+                        "instrument_id = ? and holds_until <= ?",
+                        played,
+                        monday.atStartOfDay(keeper.zone()).toOffsetDateTime()))
+                .as("by dates it was played this week")
+                .isOne();
 
         Instant holiday = Instant.now().plus(Duration.ofDays(2));
         at(() -> occasions.enter(new Occasion.What(

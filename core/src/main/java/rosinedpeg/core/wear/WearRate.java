@@ -8,7 +8,8 @@ import rosinedpeg.core.figure.Unit;
 /**
  * How far a string is used up at a moment, and how fast it goes on: enough to tell how far it is at a later one, as long as it goes on like
  * that. Both hours and months use a string up evenly ({@link Wear}), so that nothing is lost by it between one holiday, or one change of what
- * is known of the string, and the next.
+ * is known of the string, and the next. Only while a week lasts in which dates in the diary have come to more than its usual hours
+ * ({@link DiaryHours}) it runs ahead, by no more than what they are beyond those.
  *
  * @param worn the used-up share, 0 to 12 000, of the shortest life and the most playing there are
  * @param anHour the share that an hour of the clock adds, 0 to 1

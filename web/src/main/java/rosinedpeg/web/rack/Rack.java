@@ -3,8 +3,10 @@ package rosinedpeg.web.rack;
 import static java.util.Objects.requireNonNull;
 
 import java.time.Clock;
+import java.time.DayOfWeek;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.temporal.TemporalAdjusters;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -219,7 +221,10 @@ public class Rack {
         Map<UUID, List<SettlingString>> settling = settling(standings.values());
         Set<UUID> onBench = benches.onBench(ids);
         Set<UUID> referred = notes.referred(ids);
-        Map<UUID, List<Span>> played = occasions.played(ids, now);
+        LocalDate monday = now.atZone(CurrentWorkshop.zone())
+                .toLocalDate()
+                .with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        Map<UUID, List<Span>> played = occasions.played(ids, start(monday));
         List<Span> holidays = occasions.holidays();
         strings.deleteOn(ids.toArray(UUID[]::new));
         for (RackPlaceEntity place : outdated) {
@@ -229,7 +234,13 @@ public class Rack {
             Need need = Need.of(standing, onBench.contains(id), referred.contains(id), !young.isEmpty());
             place.take(
                     need,
-                    until(standing, young, played.getOrDefault(id, List.of()), holidays, now),
+                    until(
+                            standing,
+                            young,
+                            played.getOrDefault(id, List.of()),
+                            start(monday.plusWeeks(1)),
+                            holidays,
+                            now),
                     firstDue(standing, now));
             strings.saveAll(dueStrings(standing, holidays, now));
         }
@@ -258,18 +269,28 @@ public class Rack {
                 .orElse(null);
     }
 
+    private static Instant start(LocalDate day) {
+        return day.atStartOfDay(CurrentWorkshop.zone()).toInstant();
+    }
+
     /**
      * When time alone gives an instrument another place: as one of its strings comes nearer to its end, or holds, or was played; or uses
-     * its strings up faster or more slowly, as a holiday begins or ends.
+     * its strings up faster or more slowly, as a holiday begins or ends. In a week in which it was played by the dates that name it the usual
+     * hours count again from the next Monday on.
      */
     private static Instant until(
-            Standing instrument, List<SettlingString> settling, List<Span> played, List<Span> holidays, Instant now) {
+            Standing instrument,
+            List<SettlingString> settling,
+            List<Span> played,
+            Instant nextWeek,
+            List<Span> holidays,
+            Instant now) {
         return Stream.of(
                         instrument.strings().stream()
                                 .map(string -> string.stateUntil(now))
                                 .flatMap(Optional::stream),
                         settling.stream().map(string -> string.steadyAt(Steadiness.CONCERT)),
-                        played.stream().map(Span::until).limit(1),
+                        played.stream().map(date -> date.until().isAfter(now) ? date.until() : nextWeek),
                         holidays.stream().flatMap(one -> Stream.of(one.from(), one.until())))
                 .flatMap(Function.identity())
                 .filter(moment -> moment.isAfter(now))
