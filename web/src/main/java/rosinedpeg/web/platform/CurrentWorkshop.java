@@ -66,20 +66,6 @@ public final class CurrentWorkshop {
                 work);
     }
 
-    /**
-     * Does what is worked out for a workshop where it stands, and recorded by nobody.
-     *
-     * @param workshopId the workshop
-     * @param zone its time zone
-     * @param work what is done
-     */
-    public static void workOut(UUID workshopId, ZoneId zone, Runnable work) {
-        in(new Named(workshopId, NONE, zone, null), () -> {
-            work.run();
-            return workshopId;
-        });
-    }
-
     private static <T> T in(Named named, Supplier<T> work) {
         Named before = NAMED.get();
         NAMED.set(named);
