@@ -1,6 +1,7 @@
 package rosinedpeg.web;
 
 import static java.util.Objects.requireNonNull;
+import static java.util.stream.Collectors.toSet;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -25,6 +26,8 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.LockSupport;
+import java.util.function.IntConsumer;
+import java.util.function.Supplier;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.jsoup.Jsoup;
@@ -33,12 +36,14 @@ import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.scheduling.config.ScheduledTask;
 import org.springframework.scheduling.config.ScheduledTaskHolder;
 import org.springframework.transaction.IllegalTransactionStateException;
+import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.bench.Learned;
 import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.sound.SoundScale;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.WearSign;
 import rosinedpeg.web.bench.BenchEntry;
@@ -60,6 +65,10 @@ import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.SignedIn;
+import rosinedpeg.web.sound.InWords;
+import rosinedpeg.web.sound.Question;
+import rosinedpeg.web.sound.SoundMoment;
+import rosinedpeg.web.sound.Sounds;
 
 /** What pages keep instead of working it out stays true, and what they read does not grow with the rack. */
 class GrowthIT extends InRequests {
@@ -72,6 +81,9 @@ class GrowthIT extends InRequests {
 
     @Autowired
     Instruments instruments;
+
+    @Autowired
+    Sounds sounds;
 
     @Autowired
     StringKinds kinds;
@@ -331,6 +343,64 @@ class GrowthIT extends InRequests {
         });
     }
 
+    /** Whatever is said of strings, where their kinds stand is known as if it had been worked out anew; while nothing is, one question tells so. */
+    @Test
+    void whereKindsStandIsKnownAsIfItHadBeenWorkedOutForEveryLook() {
+        UUID violin = instrument("Pit 2 violin");
+        TransactionTemplate reading = new TransactionTemplate(requireNonNull(transaction.getTransactionManager()));
+        reading.setReadOnly(true);
+        CurrentWorkshop.in(account("keeper"), () -> {
+            StringOn on = instruments.get(violin).string(Position.I).orElseThrow();
+            Set<UUID> kindIds = kinds.of(instruments.get(violin).setUp(), Position.I).stream()
+                    .map(StringKind::id)
+                    .collect(toSet());
+            UUID other = kindIds.stream()
+                    .filter(id -> !id.equals(on.kind().id()))
+                    .findFirst()
+                    .orElseThrow();
+            Supplier<List<Object>> stand = () -> sounds.places(kindIds, violin).values().stream()
+                    .<Object>map(places -> List.of(
+                            places.count(on.kind().id()),
+                            places.difference(on.kind().id(), other)))
+                    .toList();
+            IntConsumer say = place -> sounds.say(
+                    violin,
+                    UUID.randomUUID(),
+                    Instant.now(),
+                    Map.of(
+                            new Question(on.fittedId(), SoundMoment.ON),
+                            new InWords(Map.of(SoundScale.DARK_BRIGHT, place), "")));
+            Runnable takeBackTheLast = () -> assertThat(database.sql(
+                                    "delete from string_sound where id ="
+                                            + " (select id from string_sound where fitted_string_id = ? order by said_at desc limit 1)")
+                            .param(on.fittedId())
+                            .update())
+                    .isOne();
+            for (Runnable happening : List.<Runnable>of(
+                    () -> say.accept(2),
+                    () -> say.accept(1),
+                    () -> {
+                        takeBackTheLast.run();
+                        say.accept(-2);
+                    },
+                    takeBackTheLast,
+                    takeBackTheLast)) {
+                List<Object> before = reading.execute(open -> stand.get());
+                happening.run();
+                assertThat(reading.<List<Object>>execute(open -> stand.get()))
+                        .isNotEqualTo(before)
+                        .isEqualTo(transaction.execute(open -> stand.get()));
+            }
+            Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
+            statistics.setStatisticsEnabled(true);
+            statistics.clear();
+            reading.executeWithoutResult(open -> stand.get());
+            assertThat(statistics.getPrepareStatementCount()).isOne();
+            statistics.setStatisticsEnabled(false);
+            return violin;
+        });
+    }
+
     private void rename(UUID instrument, String name) {
         Instrument now = instruments.get(instrument);
         InstrumentEdit before = InstrumentEdit.of(now);
@@ -403,6 +473,44 @@ class GrowthIT extends InRequests {
             assertThatThrownBy(() -> instruments.guard(violin, true, true))
                     .isInstanceOf(IllegalTransactionStateException.class);
         }));
+    }
+
+    /** What several services want to know of an instrument is read once for a page, and whoever changes something reads it as it is. */
+    @Test
+    void aPageReadsOnce() {
+        UUID violin = instrument("Pit 1 violin");
+        UUID other = instrument("Pit 2 violin");
+        Set<UUID> both = Set.of(violin, other);
+        TransactionTemplate reading = new TransactionTemplate(requireNonNull(transaction.getTransactionManager()));
+        reading.setReadOnly(true);
+        TransactionTemplate apart = new TransactionTemplate(requireNonNull(transaction.getTransactionManager()));
+        apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+        Statistics statistics = entities.unwrap(SessionFactory.class).getStatistics();
+        at(() -> reading.executeWithoutResult(open -> {
+            Set<UUID> kindIds = instruments.of(both).values().stream()
+                    .flatMap(one -> one.strings().stream())
+                    .map(string -> string.kind().id())
+                    .collect(toSet());
+            UUID never = UUID.randomUUID();
+            assertThat(instruments.names(Set.of(violin, never))).containsOnlyKeys(violin);
+            statistics.setStatisticsEnabled(true);
+            statistics.clear();
+            assertThat(instruments.standings(both)).containsOnlyKeys(violin, other);
+            assertThat(instruments.names(Set.of(other, never))).containsOnlyKeys(other);
+            assertThat(kinds.some(kindIds)).containsOnlyKeys(kindIds);
+            assertThat(statistics.getPrepareStatementCount()).isZero();
+            statistics.setStatisticsEnabled(false);
+            apart.executeWithoutResult(change -> {
+                rename(violin, "Pit 1 violin, lent");
+                assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, lent");
+                rename(violin, "Pit 1 violin, back");
+                assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back");
+            });
+            assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin");
+        }));
+        at(() -> reading.executeWithoutResult(
+                open -> assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back")));
+        at(() -> rename(violin, "Pit 1 violin"));
     }
 
     /** Many more instruments, and twice the years: no more questions to the database, and no more rows that it answers. */

@@ -190,6 +190,11 @@ public final class SoundPlaces<K> {
         }
     }
 
+    /** {@return how many numbers it keeps, as whoever keeps many of these wants to know} */
+    public int numbers() {
+        return best.length * (best.length + 1);
+    }
+
     /** {@return how often a kind was spoken of} */
     public Count count(K kind) {
         requireNonNull(kind, "kind");

@@ -11,7 +11,9 @@ import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.kinds.StringKind;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.ReadOnce;
 
 /** Who sells what. */
 @Service
@@ -20,6 +22,7 @@ public class Suppliers {
 
     private final SupplierRepository suppliers;
     private final MakerBoughtRepository makers;
+    private final ReadOnce<UUID, List<Supplier>> all = new ReadOnce<>();
 
     Suppliers(SupplierRepository suppliers, MakerBoughtRepository makers) {
         this.suppliers = suppliers;
@@ -28,9 +31,11 @@ public class Suppliers {
 
     /** {@return all of them, by name} */
     List<Supplier> all() {
-        return suppliers.findAllByOrderByName().stream()
-                .map(SupplierEntity::view)
-                .toList();
+        return all.one(
+                CurrentWorkshop.id(),
+                () -> suppliers.findAllByOrderByName().stream()
+                        .map(SupplierEntity::view)
+                        .toList());
     }
 
     /** {@return one of them; empty when this workshop has none with that id} */

@@ -71,7 +71,7 @@ class DiaryController {
                         monday.minusWeeks(Weeks.SHOWN),
                         monday.plusWeeks(Weeks.SHOWN),
                         !today.isBefore(monday) && today.isBefore(monday.plusWeeks(1)),
-                        occasions.toCome().isEmpty(),
+                        shown.nothingToCome(),
                         shown.more(),
                         Weeks.MOST,
                         Weeks.FEW),
@@ -84,8 +84,8 @@ class DiaryController {
     @GetMapping("/diary/day/{day}")
     String day(@PathVariable LocalDate day, Model model) {
         ZoneId zone = CurrentWorkshop.zone();
-        Day shown = weeks.day(within(day, weeks.today(zone)), zone);
-        Page.lay(new DayPage(shown, weeks.names(shown.played()), Integer.MAX_VALUE), model);
+        Weeks.Sheet sheet = weeks.day(within(day, weeks.today(zone)), zone);
+        Page.lay(new DayPage(sheet.day(), sheet.names(), Integer.MAX_VALUE), model);
         return "diary/day";
     }
 

@@ -1,5 +1,6 @@
 package rosinedpeg.web.diary;
 
+import static java.util.Objects.requireNonNull;
 import static java.util.stream.Collectors.groupingBy;
 import static java.util.stream.Collectors.maxBy;
 import static java.util.stream.Collectors.toList;
@@ -20,10 +21,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import rosinedpeg.core.dates.BridgeWatch;
 import rosinedpeg.core.dates.SafeChange;
 import rosinedpeg.core.settling.Steadiness;
@@ -45,7 +48,6 @@ import rosinedpeg.web.settling.Settlings;
  * a page shows.
  */
 @Service
-@Transactional
 class Weeks {
 
     /** So many weeks are shown at a time. */
@@ -66,6 +68,7 @@ class Weeks {
     private final Rack rack;
     private final Say say;
     private final Clock clock;
+    private final TransactionTemplate reading;
 
     Weeks(
             Occasions occasions,
@@ -74,7 +77,8 @@ class Weeks {
             Aftercare aftercare,
             Rack rack,
             Say say,
-            Clock clock) {
+            Clock clock,
+            PlatformTransactionManager transactions) {
         this.occasions = occasions;
         this.instruments = instruments;
         this.settlings = settlings;
@@ -82,6 +86,8 @@ class Weeks {
         this.rack = rack;
         this.say = say;
         this.clock = clock;
+        this.reading = new TransactionTemplate(transactions);
+        reading.setReadOnly(true);
     }
 
     /** {@return the day it is} */
@@ -98,10 +104,15 @@ class Weeks {
      */
     Shown weeks(LocalDate from, ZoneId zone) {
         LocalDate monday = from.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
-        LocalDate end = monday.plusDays((long) SHOWN * DAYS);
-        List<Occasion> dates = occasions.between(start(monday, zone), start(end, zone));
+        Instant end = start(monday.plusDays((long) SHOWN * DAYS), zone);
+        List<UUID> due = due(end);
+        return read(() -> weeks(monday, end, due, zone));
+    }
+
+    private Shown weeks(LocalDate monday, Instant end, List<UUID> due, ZoneId zone) {
+        List<Occasion> dates = occasions.between(start(monday, zone), end);
         List<SettlingString> young = settlings.young(MOST + 1);
-        Follows follows = follows(start(end, zone), young, zone);
+        Follows follows = follows(end, due, young, zone);
         Map<LocalDate, List<Told>> told = follows.told().stream().collect(groupingBy(one -> one.day(zone)));
         List<Loss> losses = young.stream().map(Loss::of).toList();
         return new Shown(
@@ -109,11 +120,23 @@ class Weeks {
                         .mapToObj(week -> week(monday.plusDays((long) week * DAYS), dates, told, losses, zone))
                         .toList(),
                 names(dates),
+                occasions.season().isEmpty(),
                 follows.more());
     }
 
-    /** {@return what the instruments are called that some dates name} */
-    Map<UUID, String> names(List<Occasion> dates) {
+    /**
+     * The instruments whose strings fall due by then or a little later: what is due later may have to be changed before, since nothing
+     * holds at once. What the rack does not know is worked out for it, so that this comes before all that only reads.
+     */
+    private List<UUID> due(Instant until) {
+        return until.isAfter(clock.instant()) ? rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST + 1) : List.of();
+    }
+
+    private <T> T read(Supplier<T> work) {
+        return requireNonNull(reading.execute(status -> work.get()));
+    }
+
+    private Map<UUID, String> names(List<Occasion> dates) {
         return instruments.names(
                 dates.stream().flatMap(one -> one.what().instruments().stream()).collect(toSet()));
     }
@@ -123,19 +146,32 @@ class Weeks {
      *
      * @param weeks them
      * @param names what the instruments are called that their dates name
+     * @param nothingToCome whether nothing is to be played, then or later
      * @param more whether more follows in them than is told
      */
-    record Shown(List<Week> weeks, Map<UUID, String> names, boolean more) {}
+    record Shown(List<Week> weeks, Map<UUID, String> names, boolean nothingToCome, boolean more) {}
 
     private record Follows(List<Told> told, boolean more) {}
 
+    /**
+     * A single day.
+     *
+     * @param day the day
+     * @param names what the instruments are called that its dates name
+     */
+    record Sheet(Day day, Map<UUID, String> names) {}
+
     /** {@return a single day} */
-    Day day(LocalDate day, ZoneId zone) {
+    Sheet day(LocalDate day, ZoneId zone) {
         Instant end = start(day.plusDays(1), zone);
-        List<Told> told = told(end, zone).stream()
-                .filter(one -> one.day(zone).equals(day))
-                .toList();
-        return day(day, occasions.between(start(day, zone), end), told, zone);
+        List<UUID> due = due(end);
+        return read(() -> {
+            List<Told> told = told(end, due, zone).stream()
+                    .filter(one -> one.day(zone).equals(day))
+                    .toList();
+            Day shown = day(day, occasions.between(start(day, zone), end), told, zone);
+            return new Sheet(shown, names(shown.played()));
+        });
     }
 
     private Week week(
@@ -223,16 +259,19 @@ class Weeks {
 
     /** {@return all that follows between now and then, the earliest first} */
     List<Told> told(Instant until, ZoneId zone) {
-        return follows(until, settlings.young(MOST), zone).told();
+        List<UUID> due = due(until);
+        return read(() -> told(until, due, zone));
     }
 
-    private Follows follows(Instant until, List<SettlingString> young, ZoneId zone) {
+    private List<Told> told(Instant until, List<UUID> due, ZoneId zone) {
+        return follows(until, due, settlings.young(MOST), zone).told();
+    }
+
+    private Follows follows(Instant until, List<UUID> due, List<SettlingString> young, ZoneId zone) {
         Instant now = clock.instant();
         if (!until.isAfter(now)) {
             return new Follows(List.of(), false);
         }
-        // What is due a little later may have to be changed before, since nothing holds at once.
-        List<UUID> due = rack.dueBy(until.plus(Duration.ofDays(DAYS)), MOST + 1);
         Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST + 1);
         boolean more = due.size() > MOST
                 || young.size() > MOST

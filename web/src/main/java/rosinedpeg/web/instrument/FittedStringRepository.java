@@ -17,17 +17,20 @@ import rosinedpeg.core.wear.CameOff;
 /** Strings on instruments and those that came off, as they are kept. */
 interface FittedStringRepository extends JpaRepository<FittedStringEntity, UUID> {
 
-    /** The strings that are on some instruments. */
-    @Query("select new rosinedpeg.web.instrument.FittedNow(string.id, string.instrumentId, string.position,"
+    String NOW = "select new rosinedpeg.web.instrument.FittedNow(string.id, string.instrumentId, string.position,"
             + " string.kindId, string.fittedAt, string.hoursBefore, string.monthsBefore, string.hoursCountedAt, string.signs,"
             + " string.version)"
-            + " from FittedStringEntity string where string.removedAt is null"
-            + " and among(string.instrumentId, :instrumentIds)")
+            + " from FittedStringEntity string where string.removedAt is null and ";
+
+    /** The strings that are on some instruments. */
+    @Query(NOW + "among(string.instrumentId, :instrumentIds)")
     List<FittedNow> now(UUID... instrumentIds);
 
-    /** Those of some ids that are still on. */
-    @Query("select string from FittedStringEntity string where string.removedAt is null and among(string.id, :ids)")
-    List<FittedStringEntity> on(UUID... ids);
+    /** The strings that are on those instruments that some of them are on. */
+    @Query(NOW
+            + "string.instrumentId in (select one.instrumentId from FittedStringEntity one where one.removedAt is null"
+            + " and among(one.id, :ids))")
+    List<FittedNow> nowWith(UUID... ids);
 
     /** The kinds that are on any instrument of the rack. */
     @Query("select kind.id from StringKindEntity kind where exists (select 1 from FittedStringEntity string,"

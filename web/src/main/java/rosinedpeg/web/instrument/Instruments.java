@@ -56,6 +56,7 @@ import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.ReadOnce;
 
 /** The instruments of the workshop. */
 @Service
@@ -71,6 +72,12 @@ public class Instruments implements LogSource {
     private final Occasions occasions;
     private final ApplicationEventPublisher events;
     private final Clock clock;
+
+    private final ReadOnce<UUID, Listed> listed = new ReadOnce<>();
+    private final ReadOnce<UUID, List<MeasurementEntity>> measured = new ReadOnce<>();
+    private final ReadOnce<UUID, List<FittedNow>> on = new ReadOnce<>();
+    private final ReadOnce<UUID, List<Span>> played = new ReadOnce<>();
+    private final ReadOnce<UUID, Instrument> whole = new ReadOnce<>();
 
     Instruments(
             InstrumentRepository instruments,
@@ -93,31 +100,62 @@ public class Instruments implements LogSource {
         this.clock = clock;
     }
 
-    /** {@return how some of the instruments stand, by their ids; four queries however many there are} */
+    /** {@return how some of the instruments stand, by their ids; five queries however many there are} */
     public Map<UUID, Standing> standings(Collection<UUID> ids) {
-        Map<UUID, List<FittedNow>> on =
-                fitted.now(ids.toArray(UUID[]::new)).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        Reckoning reckoning = reckoning(on);
-        return instruments.listed(ids.toArray(UUID[]::new)).stream()
-                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
+        Map<UUID, List<FittedNow>> strings = new HashMap<>(on(ids));
+        ids.forEach(id -> strings.putIfAbsent(id, List.of()));
+        return standings(strings);
+    }
+
+    /** How instruments stand that those strings are on. */
+    private Map<UUID, Standing> standings(Map<UUID, List<FittedNow>> strings) {
+        Reckoning reckoning = reckoningNow(strings);
+        return listed(strings.keySet()).values().stream()
+                .map(one -> standing(one, strings.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
     }
 
-    /** {@return some of the instruments, by their ids; five queries however many there are} */
+    /** {@return some of the instruments, by their ids; six queries however many there are} */
     public Map<UUID, Instrument> of(Collection<UUID> ids) {
-        Map<UUID, List<MeasurementEntity>> measured = measurements.of(ids.toArray(UUID[]::new)).stream()
-                .collect(Collectors.groupingBy(MeasurementEntity::instrumentId));
-        Map<UUID, List<FittedNow>> on =
-                fitted.now(ids.toArray(UUID[]::new)).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
-        Reckoning reckoning = reckoning(on);
-        return instruments.some(ids.toArray(UUID[]::new)).stream()
+        return whole.some(ids, this::read);
+    }
+
+    private Map<UUID, Instrument> read(Set<UUID> ids) {
+        Map<UUID, List<MeasurementEntity>> measured = measured(ids);
+        Map<UUID, List<FittedNow>> strings = on(ids);
+        Reckoning reckoning = reckoningNow(strings);
+        List<InstrumentEntity> entities = instruments.some(ids.toArray(UUID[]::new));
+        listed.tell(entities.stream().collect(Collectors.toMap(InstrumentEntity::id, InstrumentEntity::listed)));
+        return entities.stream()
                 .collect(Collectors.toMap(
                         InstrumentEntity::id,
                         entity -> view(
                                 entity,
                                 measured.getOrDefault(entity.id(), List.of()),
-                                on.getOrDefault(entity.id(), List.of()),
+                                strings.getOrDefault(entity.id(), List.of()),
                                 reckoning)));
+    }
+
+    /** Every measurement of some instruments, the first first. */
+    private Map<UUID, List<MeasurementEntity>> measured(Set<UUID> ids) {
+        return measured.some(
+                ids,
+                unread -> measurements.of(unread.toArray(UUID[]::new)).stream()
+                        .collect(Collectors.groupingBy(MeasurementEntity::instrumentId)));
+    }
+
+    private Map<UUID, Listed> listed(Collection<UUID> ids) {
+        return listed.some(
+                ids,
+                unread -> instruments.listed(unread.toArray(UUID[]::new)).stream()
+                        .collect(Collectors.toMap(Listed::id, Function.identity())));
+    }
+
+    private Map<UUID, List<FittedNow>> on(Collection<UUID> ids) {
+        return on.some(
+                ids,
+                unread -> fitted.now(unread.toArray(UUID[]::new)).stream()
+                        .collect(Collectors.groupingBy(FittedNow::instrumentId)));
     }
 
     /**
@@ -169,11 +207,21 @@ public class Instruments implements LogSource {
      * @return the standings by the ids of the strings; those that have come off, or that this workshop never had, are missing
      */
     public Map<UUID, Standing> withStrings(Collection<UUID> fittedIds) {
-        Map<UUID, UUID> instrumentIds = fitted.on(fittedIds.toArray(UUID[]::new)).stream()
-                .collect(Collectors.toMap(FittedStringEntity::id, FittedStringEntity::instrumentId));
-        Map<UUID, Standing> standings = standings(Set.copyOf(instrumentIds.values()));
-        return instrumentIds.entrySet().stream()
-                .collect(Collectors.toMap(Map.Entry::getKey, string -> standings.get(string.getValue())));
+        if (fittedIds.isEmpty()) {
+            return Map.of();
+        }
+        Map<UUID, List<FittedNow>> strings = fitted.nowWith(fittedIds.toArray(UUID[]::new)).stream()
+                .collect(Collectors.groupingBy(FittedNow::instrumentId));
+        on.tell(strings);
+        Set<UUID> wanted = Set.copyOf(fittedIds);
+        Map<UUID, Standing> with = new HashMap<>();
+        standings(strings)
+                .values()
+                .forEach(standing -> standing.strings().stream()
+                        .map(StringOn::fittedId)
+                        .filter(wanted::contains)
+                        .forEach(fittedId -> with.put(fittedId, standing)));
+        return with;
     }
 
     /**
@@ -248,7 +296,7 @@ public class Instruments implements LogSource {
     /** {@return every measurement of an instrument, the latest of each first} */
     public Map<Measurable, List<Measured>> history(UUID id) {
         Map<Measurable, List<Measured>> history = new LinkedHashMap<>();
-        for (MeasurementEntity one : measurements.findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(id)) {
+        for (MeasurementEntity one : measured(Set.of(id)).getOrDefault(id, List.of())) {
             history.computeIfAbsent(one.measurable(), none -> new ArrayList<>())
                     .add(0, new Measured(one.value(), one.measuredOn(), one.recordedBy()));
         }
@@ -654,19 +702,14 @@ public class Instruments implements LogSource {
 
     /** {@return what tells some instruments from others, by their ids} */
     public Map<UUID, Named> named(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? Map.of()
-                : instruments.listed(ids.toArray(UUID[]::new)).stream()
-                        .map(one -> new Named(one.id(), one.name(), one.family()))
-                        .collect(Collectors.toMap(Named::id, Function.identity()));
+        return listed(ids).values().stream()
+                .map(one -> new Named(one.id(), one.name(), one.family()))
+                .collect(Collectors.toMap(Named::id, Function.identity()));
     }
 
     /** {@return what some instruments are called, by their ids} */
     public Map<UUID, String> names(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? Map.of()
-                : instruments.listed(ids.toArray(UUID[]::new)).stream()
-                        .collect(Collectors.toMap(Listed::id, Listed::name));
+        return listed(ids).values().stream().collect(Collectors.toMap(Listed::id, Listed::name));
     }
 
     /** {@return what those of some instruments are called that are of a size and on the rack, by their ids and in the order of their names; no more than so many} */
@@ -852,11 +895,7 @@ public class Instruments implements LogSource {
     @Override
     public List<LogEntry> log(UUID id, int newest) {
         List<LogEntry> log = new ArrayList<>();
-        List<LocalDate> sittings = measurements.sittings(id, Limit.of(newest));
-        LocalDate since = sittings.isEmpty() ? LocalDate.EPOCH : sittings.get(sittings.size() - 1);
-        measurements
-                .findByInstrumentIdAndMeasuredOnGreaterThanEqualOrderByMeasuredOnAscRecordedAtAsc(id, since)
-                .stream()
+        measured(Set.of(id)).getOrDefault(id, List.of()).stream()
                 .collect(Collectors.groupingBy(one -> List.of(one.measuredOn(), one.recordedBy())))
                 .values()
                 .forEach(sitting -> log.add(LogEntry.measured(sitting)));
@@ -884,17 +923,35 @@ public class Instruments implements LogSource {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
+    /** What the wear of strings is reckoned with that are on now: all of each instrument's. */
+    private Reckoning reckoningNow(Map<UUID, List<FittedNow>> on) {
+        // Of an instrument that is known already enough is known: it was asked about with all its strings.
+        return reckoning(on, played.some(on.keySet(), unread -> {
+            Map<UUID, List<FittedNow>> strings = new HashMap<>(on);
+            strings.keySet().retainAll(unread);
+            return played(strings);
+        }));
+    }
+
     private Reckoning reckoning(Map<UUID, List<FittedNow>> on) {
-        Instant since = on.values().stream()
-                .flatMap(List::stream)
-                .flatMap(string -> Stream.ofNullable(string.countedFrom()))
-                .min(Comparator.naturalOrder())
-                .orElse(Instant.MAX);
+        return reckoning(on, played(on));
+    }
+
+    private Reckoning reckoning(Map<UUID, List<FittedNow>> on, Map<UUID, List<Span>> played) {
         return new Reckoning(
                 kinds(on.values().stream().flatMap(List::stream)),
                 occasions.holidays(),
-                since.equals(Instant.MAX) ? Map.of() : occasions.played(on.keySet(), since),
+                played,
                 CurrentWorkshop.zone());
+    }
+
+    private Map<UUID, List<Span>> played(Map<UUID, List<FittedNow>> on) {
+        return on.values().stream()
+                .flatMap(List::stream)
+                .flatMap(string -> Stream.ofNullable(string.countedFrom()))
+                .min(Comparator.naturalOrder())
+                .map(since -> occasions.played(on.keySet(), since))
+                .orElse(Map.of());
     }
 
     private Map<UUID, StringKind> kinds(Stream<FittedNow> on) {

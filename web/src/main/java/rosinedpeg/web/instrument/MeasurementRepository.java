@@ -1,9 +1,7 @@
 package rosinedpeg.web.instrument;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
@@ -16,14 +14,4 @@ interface MeasurementRepository extends JpaRepository<MeasurementEntity, UUID> {
     List<MeasurementEntity> of(UUID... instrumentIds);
 
     boolean existsByPress(UUID press);
-
-    /** The days of the last sittings at which an instrument was measured, the latest first; one for each person. */
-    @Query("select one.measuredOn from MeasurementEntity one where one.instrumentId = :instrumentId"
-            + " group by one.measuredOn, one.recordedBy order by one.measuredOn desc")
-    List<LocalDate> sittings(UUID instrumentId, Limit most);
-
-    List<MeasurementEntity> findByInstrumentIdAndMeasuredOnGreaterThanEqualOrderByMeasuredOnAscRecordedAtAsc(
-            UUID instrumentId, LocalDate since);
-
-    List<MeasurementEntity> findByInstrumentIdOrderByMeasuredOnAscRecordedAtAsc(UUID instrumentId);
 }

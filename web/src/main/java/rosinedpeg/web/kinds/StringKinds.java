@@ -25,6 +25,7 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.ReadOnce;
 
 /** The kinds of string of the workshop. */
 @Service
@@ -34,6 +35,7 @@ public class StringKinds {
     private final StringKindRepository kinds;
     private final KnownKinds known;
     private final ApplicationEventPublisher events;
+    private final ReadOnce<UUID, StringKind> some = new ReadOnce<>();
 
     StringKinds(StringKindRepository kinds, KnownKinds known, ApplicationEventPublisher events) {
         this.kinds = kinds;
@@ -48,11 +50,11 @@ public class StringKinds {
 
     /** {@return some kinds, by their ids} */
     public Map<UUID, StringKind> some(Collection<UUID> ids) {
-        return ids.isEmpty()
-                ? Map.of()
-                : kinds.findByIdIn(ids).stream()
+        return some.some(
+                ids,
+                unread -> kinds.findByIdIn(unread).stream()
                         .map(StringKindEntity::view)
-                        .collect(Collectors.toMap(StringKind::id, Function.identity()));
+                        .collect(Collectors.toMap(StringKind::id, Function.identity())));
     }
 
     /** {@return the kinds that are for an instrument, in the order they are offered: usual ones of its own size come last} */

@@ -109,7 +109,7 @@ class LendPages {
             ListPage<UUID> part,
             List<Line> lines,
             Optional<View> drawing,
-            Lending.Count count,
+            LoanRepository.Count count,
             List<Lent> late,
             LocalDate today) {}
 

@@ -50,6 +50,7 @@ import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.ReadOnce;
 import rosinedpeg.web.platform.Words;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -74,6 +75,7 @@ public class Lending implements LogSource, NotAtHand {
     private final Words words;
     private final JsonMapper json;
     private final Clock clock;
+    private final ReadOnce<UUID, String> namesOfBorrowers = new ReadOnce<>();
 
     Lending(
             ShelfInstrumentRepository shelf,
@@ -140,18 +142,9 @@ public class Lending implements LogSource, NotAtHand {
         takeOffShelf(event.instrumentId());
     }
 
-    /**
-     * How many are out.
-     *
-     * @param out how many
-     * @param late how many of them were to be back before today
-     */
-    record Count(long out, long late) {}
-
-    Count count() {
-        return new Count(
-                loans.countByOutAtIsNotNullAndBackAtIsNull(),
-                loans.countByOutAtIsNotNullAndBackAtIsNullAndUntilDayBefore(today()));
+    /** {@return how many are out, and how many of them were to be back before today} */
+    LoanRepository.Count count() {
+        return loans.count(today());
     }
 
     /**
@@ -254,14 +247,10 @@ public class Lending implements LogSource, NotAtHand {
     private List<Lent> lent(List<LoanEntity> some) {
         Map<UUID, String> instrumentNames = instruments.names(
                 some.stream().map(LoanEntity::instrumentId).distinct().toList());
-        Map<UUID, String> borrowerNames =
-                borrowers
-                        .findByIdIn(some.stream()
-                                .flatMap(loan -> loan.borrowerId().stream())
-                                .distinct()
-                                .toList())
-                        .stream()
-                        .collect(Collectors.toMap(BorrowerEntity::id, BorrowerEntity::name));
+        Map<UUID, String> borrowerNames = namesOfBorrowers.some(
+                some.stream().flatMap(loan -> loan.borrowerId().stream()).toList(),
+                unread -> borrowers.findByIdIn(unread).stream()
+                        .collect(Collectors.toMap(BorrowerEntity::id, BorrowerEntity::name)));
         return some.stream()
                 .map(loan -> new Lent(
                         loan.id(),

@@ -48,11 +48,19 @@ interface LoanRepository extends JpaRepository<LoanEntity, UUID> {
     List<LoanEntity> findByOutAtIsNotNullAndBackAtIsNullAndUntilDayBeforeOrderByUntilDayAscId(
             LocalDate day, Limit most);
 
-    /** How many are out. */
-    long countByOutAtIsNotNullAndBackAtIsNull();
+    /**
+     * How many are out.
+     *
+     * @param out how many
+     * @param late how many of them were to be back before a day
+     */
+    record Count(long out, long late) {}
 
-    /** How many are out and were to be back before a day. */
-    long countByOutAtIsNotNullAndBackAtIsNullAndUntilDayBefore(LocalDate day);
+    /** How many are out, and how many of them were to be back before a day. */
+    @Query(
+            "select new rosinedpeg.web.lend.LoanRepository$Count(count(*), count(case when loan.untilDay < :day then 1 end))"
+                    + " from LoanEntity loan where loan.outAt is not null and loan.backAt is null")
+    Count count(LocalDate day);
 
     /** Those of an instrument that share a day with others, by what was agreed. */
     @Query("select loan from LoanEntity loan where loan.instrumentId = :instrumentId and loan.id <> :but"

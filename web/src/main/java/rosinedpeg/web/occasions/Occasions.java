@@ -27,7 +27,9 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.core.wear.Span;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.ReadOnce;
 
 /** The dates the workshop keeps. */
 @Service
@@ -51,6 +53,8 @@ public class Occasions {
     private final OccasionInstrumentRepository playing;
     private final ApplicationEventPublisher events;
     private final Clock clock;
+    private final ReadOnce<UUID, List<Span>> holidays = new ReadOnce<>();
+    private final ReadOnce<UUID, List<Occasion>> season = new ReadOnce<>();
 
     Occasions(
             OccasionRepository occasions,
@@ -70,7 +74,7 @@ public class Occasions {
 
     /** {@return what is still to be played, as far ahead as anybody looks, soonest first} */
     public List<Occasion> season() {
-        return toCome(SEASON);
+        return season.one(CurrentWorkshop.id(), () -> toCome(SEASON));
     }
 
     private List<Occasion> toCome(Limit most) {
@@ -84,9 +88,11 @@ public class Occasions {
 
     /** {@return when nobody played, or will not, the earliest first} */
     public List<Span> holidays() {
-        return occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST).stream()
-                .map(OccasionEntity::span)
-                .toList();
+        return holidays.one(
+                CurrentWorkshop.id(),
+                () -> occasions.findByKindOrderByBeginsAt(OccasionKind.HOLIDAY, MOST).stream()
+                        .map(OccasionEntity::span)
+                        .toList());
     }
 
     /** {@return what is played next on an instrument, soonest first, at most {@value #NEXT_FEW}} */

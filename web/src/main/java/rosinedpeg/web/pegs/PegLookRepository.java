@@ -12,7 +12,7 @@ interface PegLookRepository extends JpaRepository<PegLookEntity, UUID> {
 
     boolean existsByPress(UUID press);
 
-    List<PegLookEntity> findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(UUID instrumentId, Limit most);
+    List<PegLookEntity> findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(UUID instrumentId);
 
     /** The last look at each peg that was looked at since a day, had a sign and was not treated then, the latest first. */
     @Query("select look from PegLookEntity look where look.lookedOn >= :since and look.treatment is null"

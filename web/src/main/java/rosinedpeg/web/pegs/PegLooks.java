@@ -20,6 +20,7 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogEntry;
 import rosinedpeg.web.instrument.LogSource;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.ReadOnce;
 
 /** What was seen of the pegs of the instruments. */
 @Service
@@ -32,6 +33,7 @@ public class PegLooks implements LogSource {
     private final Instruments instruments;
     private final PegLookRepository looks;
     private final Clock clock;
+    private final ReadOnce<UUID, List<PegLook>> read = new ReadOnce<>();
 
     PegLooks(Instruments instruments, PegLookRepository looks, Clock clock) {
         this.instruments = instruments;
@@ -59,9 +61,11 @@ public class PegLooks implements LogSource {
 
     /** {@return every look at an instrument's pegs, the latest first} */
     List<PegLook> of(UUID id) {
-        return looks.findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(id, Limit.unlimited()).stream()
-                .map(PegLookEntity::look)
-                .toList();
+        return read.one(
+                id,
+                () -> looks.findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(id).stream()
+                        .map(PegLookEntity::look)
+                        .toList());
     }
 
     /** {@return what was noticed last at each peg that was looked at} */
@@ -94,8 +98,8 @@ public class PegLooks implements LogSource {
 
     @Override
     public List<LogEntry> log(UUID id, int newest) {
-        return looks.findByInstrumentIdOrderByLookedOnDescRecordedAtDesc(id, Limit.of(newest)).stream()
-                .map(PegLookEntity::look)
+        return of(id).stream()
+                .limit(newest)
                 .map(look -> LogEntry.on(look.on(), "PEG_LOOKED", look.position(), look.by()))
                 .toList();
     }

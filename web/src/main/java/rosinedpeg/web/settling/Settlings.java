@@ -216,6 +216,9 @@ public class Settlings {
     }
 
     private List<SettlingString> withReadings(List<SettlingString> strings) {
+        if (strings.isEmpty()) {
+            return List.of();
+        }
         Map<UUID, List<SettlingReadingEntity>> read = readings
                 .findByFittedStringIdInAndTakenBackAtIsNullOrderByReadAtAscRecordedAtAsc(
                         strings.stream().map(SettlingString::fittedId).toList())

@@ -62,12 +62,20 @@ interface SoundRepository extends JpaRepository<SoundEntity, UUID> {
         }
     }
 
+    String WHILE_ON = " from SoundEntity said"
+            + " where said.passedOver = false and said.moment = rosinedpeg.web.sound.SoundMoment.ON"
+            + " and among(said.kindId, :kindIds)";
+
     /** All that was said of strings of some kinds while they were on. */
     @Query("select new rosinedpeg.web.sound.SoundRepository$OfKind(said.kindId, said.instrumentId, said.columns)"
-            + " from SoundEntity said"
-            + " where said.passedOver = false and said.moment = rosinedpeg.web.sound.SoundMoment.ON"
-            + " and among(said.kindId, :kindIds)")
+            + WHILE_ON)
     List<OfKind> of(UUID... kindIds);
+
+    /** What tells whether that has changed: what was said is never another, it comes and goes. */
+    @Query("select concat(cast(count(*) as String), ' ',"
+            + " coalesce(cast(sum(cast(function('hashtext', cast(said.id as String)) as Long)) as String), ''))"
+            + WHILE_ON)
+    String editions(UUID... kindIds);
 
     String OF_THE_RACK =
             " and exists (select 1 from InstrumentEntity instrument where instrument.id = string.instrumentId"

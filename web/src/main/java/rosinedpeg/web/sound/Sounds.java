@@ -8,12 +8,14 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.data.domain.Limit;
@@ -31,6 +33,7 @@ import rosinedpeg.web.instrument.Played;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
+import rosinedpeg.web.platform.KeptWhileItHolds;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.settling.SettlingString;
@@ -49,11 +52,21 @@ public class Sounds {
     /** More of what was said of one instrument is not read. */
     private static final int MOST_HEARD = 400;
 
+    /** So much of where kinds stand is kept, in numbers of eight bytes. */
+    private static final int KEPT_NUMBERS = 4_000_000;
+
     private final SoundRepository sounds;
     private final Instruments instruments;
     private final StringKinds kinds;
     private final Settlings settlings;
     private final Clock clock;
+    private final KeptWhileItHolds<OnInstrument, Map<SoundScale, SoundPlaces<UUID>>> kept = new KeptWhileItHolds<>(
+            KEPT_NUMBERS,
+            places ->
+                    1 + places.values().stream().mapToInt(SoundPlaces::numbers).sum());
+
+    /** Some kinds of string, and the instrument on which it is asked where they stand. */
+    private record OnInstrument(Set<UUID> kindIds, UUID instrumentId) {}
 
     Sounds(SoundRepository sounds, Instruments instruments, StringKinds kinds, Settlings settlings, Clock clock) {
         this.sounds = sounds;
@@ -257,7 +270,14 @@ public class Sounds {
      * @return those, by what they are said on
      */
     public Map<SoundScale, SoundPlaces<UUID>> places(Collection<UUID> kindIds, UUID instrumentId) {
-        List<SoundRepository.OfKind> said = sounds.of(kindIds.toArray(UUID[]::new));
+        UUID[] ids = kindIds.toArray(UUID[]::new);
+        return kept.get(
+                new OnInstrument(Set.copyOf(kindIds), instrumentId),
+                () -> sounds.editions(ids),
+                () -> places(sounds.of(ids), instrumentId));
+    }
+
+    private static Map<SoundScale, SoundPlaces<UUID>> places(List<SoundRepository.OfKind> said, UUID instrumentId) {
         Map<SoundScale, SoundPlaces<UUID>> places = new EnumMap<>(SoundScale.class);
         for (SoundScale scale : SoundScale.values()) {
             List<Said<UUID, UUID>> onScale = new ArrayList<>();
@@ -269,7 +289,7 @@ public class Sounds {
             }
             places.put(scale, SoundPlaces.of(onScale, instrumentId));
         }
-        return places;
+        return Collections.unmodifiableMap(places);
     }
 
     /** {@return what was said, by the place on the instrument} */

@@ -154,18 +154,18 @@ class BenchWork {
     Waiting waiting(Collection<String> people, Set<LocalDate> open, List<UUID> due) {
         Look look = new Look(people);
         List<Job> jobs = new ArrayList<>();
-        List<Wish> wished = wishes.open();
         Map<UUID, List<OwedWork>> owed = aftercare.owed(MOST_OWED);
         List<SettlingString> young = settlings.young(MOST_SETTLING);
+        List<InTurn.Turns> turns = inTurn.all();
         Set<UUID> ids = new HashSet<>(due);
-        wished.forEach(wish -> ids.add(wish.instrumentId()));
+        turns.forEach(one -> ids.add(one.instrumentId()));
+        ids.addAll(wishes.instruments());
+        look.standings.putAll(instruments.standings(ids));
+        List<Wish> wished = wishes.open();
         List<Wishes.Away> away = wishes.away();
         Set<UUID> referred =
                 notes.referred(away.stream().map(Wishes.Away::instrumentId).collect(toSet()));
         Map<UUID, LocalDate> stiff = pegs.toTreat();
-        List<InTurn.Turns> turns = inTurn.all();
-        turns.forEach(one -> ids.add(one.instrumentId()));
-        look.standings.putAll(instruments.standings(ids));
         look.standings.values().forEach(one -> look.named.put(one.id(), one.named()));
         // Of those whose strings stay on nobody asks how they stand.
         look.named.putAll(instruments.named(Stream.of(owed.keySet(), referred, stiff.keySet())

@@ -5,7 +5,9 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.EventListener;
 import org.springframework.data.domain.Limit;
@@ -19,6 +21,7 @@ import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.NotFoundException;
+import rosinedpeg.web.platform.ReadOnce;
 
 /** What people ask for, and when instruments are not at hand. */
 @Service
@@ -29,6 +32,7 @@ public class Wishes implements NotAtHand {
     private final AwayRepository away;
     private final Instruments instruments;
     private final Clock clock;
+    private final ReadOnce<UUID, List<WishEntity>> asked = new ReadOnce<>();
 
     Wishes(WishRepository wishes, AwayRepository away, Instruments instruments, Clock clock) {
         this.wishes = wishes;
@@ -39,13 +43,23 @@ public class Wishes implements NotAtHand {
 
     /** {@return what is asked for and not done, the longest wished first; strings that went on since count as done} */
     List<Wish> open() {
-        List<WishEntity> open = wishes.findByDoneAtIsNullOrderByWishedAtAscId(Limit.of(Wish.MOST));
+        List<WishEntity> open = asked();
         var standings = instruments.standings(
                 open.stream().map(WishEntity::instrumentId).distinct().toList());
         return open.stream()
                 .filter(wish -> !isDone(wish, standings.get(wish.instrumentId())))
                 .map(Wishes::view)
                 .toList();
+    }
+
+    /** {@return on which instruments anything is asked for, done by now or not} */
+    Set<UUID> instruments() {
+        return asked().stream().map(WishEntity::instrumentId).collect(Collectors.toSet());
+    }
+
+    private List<WishEntity> asked() {
+        return asked.one(
+                CurrentWorkshop.id(), () -> wishes.findByDoneAtIsNullOrderByWishedAtAscId(Limit.of(Wish.MOST)));
     }
 
     private static boolean isDone(WishEntity wish, @Nullable Standing standing) {
