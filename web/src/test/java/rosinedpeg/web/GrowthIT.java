@@ -506,6 +506,9 @@ class GrowthIT extends InRequests {
                 rename(violin, "Pit 1 violin, back");
                 assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back");
             });
+            apart.setReadOnly(true);
+            apart.executeWithoutResult(
+                    again -> assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back"));
             assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin");
         }));
         at(() -> reading.executeWithoutResult(
