@@ -199,7 +199,7 @@ class InstrumentEntity {
     }
 
     Listed listed() {
-        return new Listed(id, name, family, openStrings.size(), hoursPerWeek, demand);
+        return new Listed(id, name, family, size, openStrings.size(), hoursPerWeek, demand, retiredAt);
     }
 
     Size size() {

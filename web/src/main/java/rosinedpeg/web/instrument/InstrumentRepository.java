@@ -17,9 +17,11 @@ import rosinedpeg.core.setup.Family;
 /** The instruments of the workshop, as they are kept. */
 interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
 
+    String LISTED = "select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, one.size,"
+            + " array_length(one.openStrings), one.hoursPerWeek, one.demand, one.retiredAt) from InstrumentEntity one";
+
     /** Those of some ids that this workshop has. */
-    @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
-            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where among(one.id, :ids)")
+    @Query(LISTED + " where among(one.id, :ids)")
     List<Listed> listed(UUID... ids);
 
     /**
@@ -54,14 +56,12 @@ interface InstrumentRepository extends JpaRepository<InstrumentEntity, UUID> {
     List<InstrumentEntity> some(UUID... ids);
 
     /** Those of some ids that are of a size and on the rack, in the order of their names. */
-    @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
-            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.id in :ids and one.family = :family"
+    @Query(LISTED + " where one.id in :ids and one.family = :family"
             + " and one.size = :size and one.retiredAt is null order by one.name")
     List<Listed> sized(Collection<UUID> ids, Family family, String size, Limit most);
 
     /** Those on the rack whose name begins so, in small letters. */
-    @Query("select new rosinedpeg.web.instrument.Listed(one.id, one.name, one.family, array_length(one.openStrings),"
-            + " one.hoursPerWeek, one.demand) from InstrumentEntity one where one.retiredAt is null"
+    @Query(LISTED + " where one.retiredAt is null"
             + " and substring(lower(one.name), 1, length(:beginning)) = :beginning order by one.name")
     List<Listed> beginning(String beginning, Limit most);
 

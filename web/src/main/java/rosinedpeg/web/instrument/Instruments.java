@@ -518,7 +518,7 @@ public class Instruments implements LogSource {
                 .map(FittedStringEntity::now)
                 .toList();
         Reckoning reckoning = reckoning(on.stream().collect(Collectors.groupingBy(FittedNow::instrumentId)));
-        Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
+        Map<UUID, Listed> from = instrumentsOf(strings);
         return strings.stream()
                 .flatMap(
                         string -> past(string, requireNonNull(from.get(string.instrumentId())), reckoning, at).stream())
@@ -573,32 +573,24 @@ public class Instruments implements LogSource {
         return fitted.everOn(family, position);
     }
 
-    private Map<UUID, InstrumentEntity> instrumentsOf(List<FittedStringEntity> strings) {
-        UUID[] ids = strings.stream()
-                .map(FittedStringEntity::instrumentId)
-                .distinct()
-                .toArray(UUID[]::new);
-        return instruments.some(ids).stream().collect(Collectors.toMap(InstrumentEntity::id, Function.identity()));
+    private Map<UUID, Listed> instrumentsOf(List<FittedStringEntity> strings) {
+        return listed(strings.stream().map(FittedStringEntity::instrumentId).toList());
     }
 
-    /** {@return how much was played on a string by a moment at which it was on} */
-    private static double hours(FittedStringEntity string, InstrumentEntity from, Reckoning reckoning, Instant at) {
-        return StringOn.of(
-                        string.now(),
-                        requireNonNull(reckoning.kinds().get(string.kindId())),
-                        reckoning.of(from.listed()),
-                        at)
+    private static double hours(FittedStringEntity string, Listed from, Reckoning reckoning, Instant at) {
+        return StringOn.of(string.now(), requireNonNull(reckoning.kinds().get(string.kindId())), reckoning.of(from), at)
                 .hours();
     }
 
-    private static Optional<PastString> past(
-            FittedStringEntity string, InstrumentEntity from, Reckoning reckoning, Instant at) {
+    private static Optional<PastString> past(FittedStringEntity string, Listed from, Reckoning reckoning, Instant at) {
         Instant since = requireNonNull(string.fittedAt());
         Instant off = string.removedAt();
         // On an instrument that has left the rack nobody here knows how it went on.
         Instant until = off != null
                 ? off
-                : from.retiredAt().filter(retired -> retired.isBefore(at)).orElse(at);
+                : Optional.ofNullable(from.retiredAt())
+                        .filter(retired -> retired.isBefore(at))
+                        .orElse(at);
         Double hours = off != null ? string.hoursPlayed() : null;
         if (off == null && !until.isBefore(since)) {
             hours = hours(string, from, reckoning, until);
@@ -629,7 +621,7 @@ public class Instruments implements LogSource {
         List<FittedStringEntity> strings = fitted.findAllById(fittedIds);
         Reckoning reckoning = reckoning(
                 strings.stream().map(FittedStringEntity::now).collect(Collectors.groupingBy(FittedNow::instrumentId)));
-        Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
+        Map<UUID, Listed> from = instrumentsOf(strings);
         return strings.stream().collect(Collectors.toMap(FittedStringEntity::id, string -> {
             Optional<Instant> off = Optional.ofNullable(string.removedAt()).filter(at::isAfter);
             Optional<Double> hours = off.isPresent()
@@ -644,7 +636,7 @@ public class Instruments implements LogSource {
     /** {@return some strings that have come off, by their ids; three queries however many there are} */
     public Map<UUID, OldString> old(Collection<UUID> fittedIds) {
         List<FittedStringEntity> strings = fitted.off(fittedIds.toArray(UUID[]::new));
-        Map<UUID, InstrumentEntity> from = instrumentsOf(strings);
+        Map<UUID, Listed> from = instrumentsOf(strings);
         Map<UUID, StringKind> kindsById =
                 kinds.some(strings.stream().map(FittedStringEntity::kindId).collect(Collectors.toSet()));
         return strings.stream()

@@ -65,7 +65,7 @@ public record OldString(
         return Math.min(MONTHS_READ, Duration.between(on, off).toHours() / Wear.HOURS_PER_MONTH);
     }
 
-    static OldString of(FittedStringEntity string, InstrumentEntity from, StringKind kind) {
+    static OldString of(FittedStringEntity string, Listed from, StringKind kind) {
         Instant off = requireNonNull(string.removedAt());
         Instant on = string.fittedAt();
         Double hours = string.hoursPlayed();
