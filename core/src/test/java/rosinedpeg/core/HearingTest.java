@@ -241,6 +241,13 @@ class HearingTest {
                 .isEmpty();
     }
 
+    /** The line through the peaks of this noise passes all of them by. */
+    @Test
+    void takesNoLineThatPassesAllPeaksByForAString() {
+        assertThat(heard(hear(Awaited.open(Examples.VIOLIN), noise(new double[60_000], 0.1, -1831788311), 44_100)))
+                .isEmpty();
+    }
+
     @Test
     void hearsSilence() {
         assertThat(hear(Awaited.open(Examples.VIOLIN), new double[44_100], 44_100))

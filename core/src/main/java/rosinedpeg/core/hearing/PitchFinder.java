@@ -131,7 +131,11 @@ final class PitchFinder {
                 if (!again && band.isPresent()) {
                     tried.add(first);
                     Partials partials = Partials.of(first, peaks, highestHz, resolutionHz);
-                    guesses.add(new Guess(band.get(), partials, band.get().prior() * partials.score(peaks)));
+                    // Where the line through some peaks passes all of them by, as it may in noise, nothing is left of
+                    // the guess.
+                    if (partials.count() > 0) {
+                        guesses.add(new Guess(band.get(), partials, band.get().prior() * partials.score(peaks)));
+                    }
                 }
             }
         }
