@@ -75,8 +75,7 @@ public class Instruments implements LogSource {
 
     private final ReadOnce<UUID, Listed> listed = new ReadOnce<>();
     private final ReadOnce<UUID, List<MeasurementEntity>> measured = new ReadOnce<>();
-    private final ReadOnce<UUID, List<FittedNow>> on = new ReadOnce<>();
-    private final ReadOnce<UUID, List<Span>> played = new ReadOnce<>();
+    private final ReadOnce<UUID, Standing> standings = new ReadOnce<>();
     private final ReadOnce<UUID, Instrument> whole = new ReadOnce<>();
 
     Instruments(
@@ -102,16 +101,13 @@ public class Instruments implements LogSource {
 
     /** {@return how some of the instruments stand, by their ids; five queries however many there are} */
     public Map<UUID, Standing> standings(Collection<UUID> ids) {
-        Map<UUID, List<FittedNow>> strings = new HashMap<>(on(ids));
-        ids.forEach(id -> strings.putIfAbsent(id, List.of()));
-        return standings(strings);
+        return standings.some(ids, unread -> standings(unread, on(unread)));
     }
 
-    /** How instruments stand that those strings are on. */
-    private Map<UUID, Standing> standings(Map<UUID, List<FittedNow>> strings) {
-        Reckoning reckoning = reckoningNow(strings);
-        return listed(strings.keySet()).values().stream()
-                .map(one -> standing(one, strings.getOrDefault(one.id(), List.of()), reckoning))
+    private Map<UUID, Standing> standings(Set<UUID> ids, Map<UUID, List<FittedNow>> on) {
+        Reckoning reckoning = reckoning(on);
+        return listed(ids).values().stream()
+                .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
     }
 
@@ -122,18 +118,18 @@ public class Instruments implements LogSource {
 
     private Map<UUID, Instrument> read(Set<UUID> ids) {
         Map<UUID, List<MeasurementEntity>> measured = measured(ids);
-        Map<UUID, List<FittedNow>> strings = on(ids);
-        Reckoning reckoning = reckoningNow(strings);
-        List<InstrumentEntity> entities = instruments.some(ids.toArray(UUID[]::new));
-        listed.tell(entities.stream().collect(Collectors.toMap(InstrumentEntity::id, InstrumentEntity::listed)));
-        return entities.stream()
-                .collect(Collectors.toMap(
-                        InstrumentEntity::id,
-                        entity -> view(
-                                entity,
-                                measured.getOrDefault(entity.id(), List.of()),
-                                strings.getOrDefault(entity.id(), List.of()),
-                                reckoning)));
+        Map<UUID, List<FittedNow>> on = on(ids);
+        Reckoning reckoning = reckoning(on);
+        Map<UUID, Instrument> read = new HashMap<>();
+        for (InstrumentEntity entity : instruments.some(ids.toArray(UUID[]::new))) {
+            UUID id = entity.id();
+            Instrument one =
+                    view(entity, measured.getOrDefault(id, List.of()), on.getOrDefault(id, List.of()), reckoning);
+            read.put(id, one);
+            listed.tell(id, entity.listed());
+            standings.tell(id, one.standing());
+        }
+        return read;
     }
 
     /** Every measurement of some instruments, the first first. */
@@ -151,11 +147,8 @@ public class Instruments implements LogSource {
                         .collect(Collectors.toMap(Listed::id, Function.identity())));
     }
 
-    private Map<UUID, List<FittedNow>> on(Collection<UUID> ids) {
-        return on.some(
-                ids,
-                unread -> fitted.now(unread.toArray(UUID[]::new)).stream()
-                        .collect(Collectors.groupingBy(FittedNow::instrumentId)));
+    private Map<UUID, List<FittedNow>> on(Set<UUID> ids) {
+        return fitted.now(ids.toArray(UUID[]::new)).stream().collect(Collectors.groupingBy(FittedNow::instrumentId));
     }
 
     /**
@@ -210,12 +203,12 @@ public class Instruments implements LogSource {
         if (fittedIds.isEmpty()) {
             return Map.of();
         }
-        Map<UUID, List<FittedNow>> strings = fitted.nowWith(fittedIds.toArray(UUID[]::new)).stream()
+        Map<UUID, List<FittedNow>> on = fitted.nowWith(fittedIds.toArray(UUID[]::new)).stream()
                 .collect(Collectors.groupingBy(FittedNow::instrumentId));
-        on.tell(strings);
         Set<UUID> wanted = Set.copyOf(fittedIds);
         Map<UUID, Standing> with = new HashMap<>();
-        standings(strings)
+        standings
+                .some(on.keySet(), unread -> standings(unread, on))
                 .values()
                 .forEach(standing -> standing.strings().stream()
                         .map(StringOn::fittedId)
@@ -915,35 +908,17 @@ public class Instruments implements LogSource {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
-    /** What the wear of strings is reckoned with that are on now: all of each instrument's. */
-    private Reckoning reckoningNow(Map<UUID, List<FittedNow>> on) {
-        // Of an instrument that is known already enough is known: it was asked about with all its strings.
-        return reckoning(on, played.some(on.keySet(), unread -> {
-            Map<UUID, List<FittedNow>> strings = new HashMap<>(on);
-            strings.keySet().retainAll(unread);
-            return played(strings);
-        }));
-    }
-
     private Reckoning reckoning(Map<UUID, List<FittedNow>> on) {
-        return reckoning(on, played(on));
-    }
-
-    private Reckoning reckoning(Map<UUID, List<FittedNow>> on, Map<UUID, List<Span>> played) {
         return new Reckoning(
                 kinds(on.values().stream().flatMap(List::stream)),
                 occasions.holidays(),
-                played,
+                on.values().stream()
+                        .flatMap(List::stream)
+                        .flatMap(string -> Stream.ofNullable(string.countedFrom()))
+                        .min(Comparator.naturalOrder())
+                        .map(since -> occasions.played(on.keySet(), since))
+                        .orElse(Map.of()),
                 CurrentWorkshop.zone());
-    }
-
-    private Map<UUID, List<Span>> played(Map<UUID, List<FittedNow>> on) {
-        return on.values().stream()
-                .flatMap(List::stream)
-                .flatMap(string -> Stream.ofNullable(string.countedFrom()))
-                .min(Comparator.naturalOrder())
-                .map(since -> occasions.played(on.keySet(), since))
-                .orElse(Map.of());
     }
 
     private Map<UUID, StringKind> kinds(Stream<FittedNow> on) {

@@ -1,5 +1,7 @@
 package rosinedpeg.web.platform;
 
+import static java.util.Objects.requireNonNull;
+
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
@@ -25,17 +27,8 @@ public final class ReadOnce<K, V> {
 
     /** {@return one, read unless it was read already} */
     public V one(K key, Supplier<V> read) {
-        Map<K, Optional<V>> known = known();
-        if (known == null) {
-            return read.get();
-        }
-        Optional<V> before = known.get(key);
-        if (before != null && before.isPresent()) {
-            return before.get();
-        }
-        V value = read.get();
-        known.put(key, Optional.of(value));
-        return value;
+        return requireNonNull(
+                some(Set.of(key), unread -> Map.of(key, read.get())).get(key));
     }
 
     /**
@@ -58,20 +51,15 @@ public final class ReadOnce<K, V> {
             missing.forEach(key -> known.put(key, Optional.ofNullable(found.get(key))));
         }
         Map<K, V> some = new HashMap<>();
-        wanted.forEach(key -> {
-            Optional<V> one = known.get(key);
-            if (one != null) {
-                one.ifPresent(value -> some.put(key, value));
-            }
-        });
+        wanted.forEach(key -> requireNonNull(known.get(key)).ifPresent(value -> some.put(key, value)));
         return some;
     }
 
     /** What was read with something else need not be read again. */
-    public void tell(Map<K, V> read) {
+    public void tell(K key, V read) {
         Map<K, Optional<V>> known = known();
         if (known != null) {
-            read.forEach((key, value) -> known.put(key, Optional.of(value)));
+            known.put(key, Optional.of(read));
         }
     }
 
