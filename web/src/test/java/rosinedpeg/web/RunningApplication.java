@@ -23,8 +23,8 @@ import rosinedpeg.web.platform.SignedIn;
 
 /**
  * The whole application with the demonstration, on a database of its own in the PostgreSQL that {@code ./peg test}
- * starts. One application serves all test classes; each test finds the demonstration as it begins, whatever the others
- * did to it.
+ * starts. Two of them run at once, each in a JVM of its own, and serve one test class after the other; each test finds the
+ * demonstration as it begins, whatever the others did to it.
  */
 @SpringBootTest(
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
