@@ -225,6 +225,19 @@ class PegIT {
             assertThat(browser.complaints()).isEmpty();
             page.navigate("/settling");
             assertThat(page.locator("main")).containsText("My viola");
+
+            // Nobody else could let a keeper in who is alone and has forgotten the password.
+            assertThat(said(false, "link", "nobody")).contains("me (Me, Under the roof)");
+            Matcher link = Pattern.compile("http\\S+").matcher(said(true, "link"));
+            assertThat(link.find()).isTrue();
+            assertThat(Files.readString(folder.resolve("own/link.log")))
+                    .contains("A link for a new password was made")
+                    .doesNotContain(link.group().replaceFirst(".*/", ""));
+            page.navigate(link.group());
+            keyboard.types("strings-and-pegs", "strings-and-pegs").presses("Enter");
+            page.waitForURL(url -> url.endsWith("joined"));
+            keyboard.types("me", "strings-and-pegs").presses("Enter");
+            assertThat(page.locator("main")).containsText("My viola");
         }
 
         String file = folder.resolve("all.backup").toString();

@@ -67,6 +67,8 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     /** How many characters somebody signs in with at most. */
     static final int LONGEST_SIGN_IN = 60;
 
+    private static final int KEEPERS_TOLD = 50;
+
     private final JdbcClient database;
     private final PasswordEncoder passwords;
     private final PersonNames names;
@@ -234,6 +236,14 @@ public class Accounts implements UserDetailsService, UserDetailsPasswordService 
     public List<SignedIn> people(UUID workshopId) {
         return database.sql(SELECT + "where a.workshop_id = ? order by a.active desc, a.role, p.name")
                 .param(workshopId)
+                .query(ROW)
+                .list();
+    }
+
+    /** {@return who keeps any workshop, no more than {@value #KEEPERS_TOLD} of them: for whoever has the database, and nobody else} */
+    List<SignedIn> keepers() {
+        return database.sql(SELECT + "where a.role = 'KEEPER' and a.active order by w.name, p.name, a.id limit ?")
+                .param(KEEPERS_TOLD)
                 .query(ROW)
                 .list();
     }
