@@ -93,6 +93,8 @@ class FamiliesIT extends InBrowser {
         page.locator("#wrong button[value=" + mishap + "]").click();
         assertThat(heading(page)).hasText(firstStep);
         pedalTo(page, string + " is on and recorded");
+        page.setViewportSize(390, 800);
+        Browser.assertFits(page);
         page.navigate("/instruments/" + instrument(name));
         assertThat(page.locator("main")).containsText(noted);
         assertThat(browser.complaints()).isEmpty();

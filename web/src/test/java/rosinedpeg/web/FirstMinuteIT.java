@@ -189,7 +189,7 @@ class FirstMinuteIT extends InBrowser {
                     "/instruments/" + instrument("Pit 1 violin") + "/strings/III/trueness",
                     "/instruments/" + violin,
                     "/instruments/" + violin + "/plan",
-                    "/instruments/" + violin + "/plan?strings=II&strings=III",
+                    "/instruments/" + violin + "/plan?strings=I&strings=II&strings=III&strings=IV",
                     "/instruments/" + violin + "/plan/card?strings=II",
                     "/kit",
                     "/instruments/" + violin + "/work",

@@ -2,6 +2,7 @@ package rosinedpeg.web.aftercare;
 
 import java.util.List;
 import org.springframework.stereotype.Component;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.web.platform.Words;
 
 /** Puts what is owed into words. In templates: {@code @owedWords}. */
@@ -16,6 +17,10 @@ public class OwedWords {
 
     /** {@return what is to be done} */
     public String says(OwedWork work) {
+        if (work.step() == StepKind.SEAT_TUBE) {
+            // It may have been done at the bench: what is left is to see that it stays.
+            return words.say("aftercare.tube", words.list(work.strings()));
+        }
         if (!work.restocks()) {
             return words.say("step." + work.step() + ".title", words.list(work.strings()));
         }
