@@ -39,6 +39,9 @@ class ComparisonPicture {
                 plan.order().stream().map(Enum::name).collect(Collectors.joining(" ")),
                 plan.leastTreble(),
                 mine,
-                words.say("plan.comparison.note", plan.setAsides(), Say.number(plan.minutes(), 0)));
+                words.say(
+                        "plan.comparison.note",
+                        words.say("plan.comparison.aside", plan.setAsides()),
+                        Say.number(plan.minutes(), 0)));
     }
 }
