@@ -20,7 +20,9 @@ import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 
@@ -29,25 +31,40 @@ class PegIT {
 
     private static final Path ROOT = Path.of("").toAbsolutePath().getParent();
 
+    /** The application is laid out in it once, for the demonstration and a workshop of one's own alike. */
+    private static Path folder;
+
     private final List<Process> started = new ArrayList<>();
-    private Path folder;
     private int port;
 
-    @BeforeEach
-    void chooseAPlace() throws IOException {
+    @BeforeAll
+    static void chooseAPlace() throws IOException {
         folder = Files.createTempDirectory(Path.of("/var/tmp"), "rosined-peg-it");
         folder.toFile().setExecutable(true, false);
         folder.toFile().setReadable(true, false);
+    }
+
+    @BeforeEach
+    void choosePorts() throws IOException {
         port = freePort();
     }
 
     @AfterEach
-    void cleanUp() throws Exception {
+    void stop() throws Exception {
         peg("stop").waitFor();
         for (Process process : started) {
             process.destroyForcibly().waitFor();
         }
-        new ProcessBuilder("rm", "-rf", folder.toString()).start().waitFor();
+        remove(folder.resolve("postgres"));
+    }
+
+    @AfterAll
+    static void cleanUp() throws Exception {
+        remove(folder);
+    }
+
+    private static void remove(Path path) throws Exception {
+        new ProcessBuilder("rm", "-rf", path.toString()).start().waitFor();
     }
 
     private static int freePort() throws IOException {
@@ -61,15 +78,20 @@ class PegIT {
         line.addAll(List.of(arguments));
         ProcessBuilder builder = new ProcessBuilder(line).redirectErrorStream(true);
         builder.environment().put("PEG_VAR", folder.toString());
-        builder.environment().put("PEG_HOME", folder.resolve("own").toString());
+        builder.environment().put("PEG_HOME", folder.toString());
         builder.environment().put("PEG_PORT", Integer.toString(port));
         builder.environment().put("PEG_DATABASE_PORT", Integer.toString(databasePort()));
         builder.environment().put("PEG_NO_BUILD", "1");
         builder.environment().remove("PEG_DATABASE_URL");
-        builder.redirectOutput(folder.resolve(command + ".log").toFile());
+        builder.redirectOutput(saidBy(command).toFile());
         Process process = builder.start();
         started.add(process);
         return process;
+    }
+
+    /** Apart from the logs that the commands themselves keep in the folder. */
+    private static Path saidBy(String command) {
+        return folder.resolve("said-by-" + command + ".log");
     }
 
     private int databasePort() {
@@ -82,7 +104,7 @@ class PegIT {
 
     private Process opened(String command, String... arguments) throws Exception {
         Process opened = peg(command, arguments);
-        Path log = folder.resolve(command + ".log");
+        Path log = saidBy(command);
         for (int i = 0; i < 2400; i++) {
             String said = Files.readString(log);
             if (said.contains("Ctrl-C ends it")) {
@@ -118,7 +140,7 @@ class PegIT {
     @Test
     void aRunSurvivesKillingTheApplicationAndTheDatabase() throws Exception {
         Process demo = demo();
-        assertThat(Files.readString(folder.resolve("demo.log"))).contains("in all:", "under-the-stage");
+        assertThat(Files.readString(saidBy("demo"))).contains("in all:", "under-the-stage");
         try (Browser browser = new Browser()) {
             Page page = browser.open("http://127.0.0.1:" + port, 1280, 800);
             Browser.signIn(page, "bench");
@@ -183,7 +205,7 @@ class PegIT {
     @Test
     void aWorkshopOfOnesOwnBeginsWithNothing() throws Exception {
         opened("open");
-        Matcher key = KEY.matcher(Files.readString(folder.resolve("open.log")));
+        Matcher key = KEY.matcher(Files.readString(saidBy("open")));
         assertThat(key.find()).isTrue();
         try (Browser browser = new Browser()) {
             Page page = browser.open("http://127.0.0.1:" + port, 1280, 800);
@@ -230,7 +252,7 @@ class PegIT {
             assertThat(said(false, "link", "nobody")).contains("me (Me, Under the roof)");
             Matcher link = Pattern.compile("http\\S+").matcher(said(true, "link"));
             assertThat(link.find()).isTrue();
-            assertThat(Files.readString(folder.resolve("own/link.log")))
+            assertThat(Files.readString(folder.resolve("link.log")))
                     .contains("A link for a new password was made")
                     .doesNotContain(link.group().replaceFirst(".*/", ""));
             page.navigate(link.group());
@@ -247,8 +269,8 @@ class PegIT {
         long events = ofOwnDatabase("select count(*) from run_event");
         ofOwnDatabase("truncate instrument cascade");
         assertThat(ofOwnDatabase("select count(*) from run_event")).isZero();
-        long application = pidIn("own/application.pid");
-        long database = pidIn("own/postgres/postmaster.pid");
+        long application = pidIn("application.pid");
+        long database = pidIn("postgres/postmaster.pid");
         said(true, "stop");
         assertEnds(application);
         assertEnds(database);
@@ -264,7 +286,7 @@ class PegIT {
             Files.setLastModifiedTime(old, FileTime.from(Instant.parse("2020-01-0" + day + "T03:00:00Z")));
         }
         opened("open", "--nightly", nightly.toString());
-        assertThat(Files.readString(folder.resolve("open.log"))).doesNotContain("asks for this key");
+        assertThat(Files.readString(saidBy("open"))).doesNotContain("asks for this key");
         assertThat(ofOwnDatabase("select count(*) from run_event")).isEqualTo(events);
         for (int i = 0; i < 300 && kept(nightly).size() != 7; i++) {
             Thread.sleep(100);
@@ -287,14 +309,13 @@ class PegIT {
     private String said(boolean well, String command, String... arguments) throws Exception {
         Process process = peg(command, arguments);
         assertThat(process.waitFor(120, TimeUnit.SECONDS)).isTrue();
-        String said = Files.readString(folder.resolve(command + ".log"));
+        String said = Files.readString(saidBy(command));
         assertThat(process.exitValue() == 0).as(said).isEqualTo(well);
         return said;
     }
 
     private long ofOwnDatabase(String sql) throws Exception {
-        String password =
-                Files.readString(folder.resolve("own/database-password")).strip();
+        String password = Files.readString(folder.resolve("database-password")).strip();
         try (Connection connection = DriverManager.getConnection(
                         "jdbc:postgresql://127.0.0.1:" + databasePort() + "/peg", "peg", password);
                 Statement statement = connection.createStatement()) {

@@ -27,7 +27,12 @@ class PasswordHashes extends AbstractValidatingPasswordEncoder {
 
     private static final SecretKeySpec KEY = new SecretKeySpec("rosined-peg password".getBytes(UTF_8), "HmacSHA256");
 
-    private final BCryptPasswordEncoder bcrypt = new BCryptPasswordEncoder(COST);
+    private final BCryptPasswordEncoder bcrypt;
+
+    /** Makes hashes of 2 to the power of {@code cost} rounds, 4 to 31. */
+    PasswordHashes(int cost) {
+        bcrypt = new BCryptPasswordEncoder(cost);
+    }
 
     @Override
     protected String encodeNonNullPassword(String password) {

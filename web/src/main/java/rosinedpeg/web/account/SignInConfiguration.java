@@ -84,8 +84,12 @@ class SignInConfiguration {
     /** Hashes that were made otherwise before are read still, and made anew when their owner signs in. */
     @Bean
     PasswordEncoder passwordEncoder() {
+        return passwordEncoder(PasswordHashes.COST);
+    }
+
+    static PasswordEncoder passwordEncoder(int cost) {
         return new DelegatingPasswordEncoder(
                 PasswordHashes.ID,
-                Map.of(PasswordHashes.ID, new PasswordHashes(), "bcrypt", new BCryptPasswordEncoder()));
+                Map.of(PasswordHashes.ID, new PasswordHashes(cost), "bcrypt", new BCryptPasswordEncoder()));
     }
 }
