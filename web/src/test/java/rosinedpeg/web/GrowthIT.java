@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import jakarta.persistence.EntityManagerFactory;
+import java.sql.Date;
 import java.time.Clock;
 import java.time.DayOfWeek;
 import java.time.Duration;
@@ -13,6 +14,7 @@ import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.time.temporal.ChronoUnit;
 import java.time.temporal.TemporalAdjusters;
 import java.util.Arrays;
 import java.util.HashSet;
@@ -31,6 +33,7 @@ import java.util.function.Supplier;
 import org.hibernate.SessionFactory;
 import org.hibernate.stat.Statistics;
 import org.jsoup.Jsoup;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.scheduling.config.ScheduledTask;
@@ -129,7 +132,7 @@ class GrowthIT extends InRequests {
             racks.add(kept);
             database.sql("update rack_place set holds_until = 'epoch', urgency = 0")
                     .update();
-            assertThat(rack()).isEqualTo(kept);
+            assertSame(rack(), kept);
         }
         assertThat(racks).as("some of it takes back what happened before").hasSizeGreaterThan(5);
     }
@@ -155,7 +158,7 @@ class GrowthIT extends InRequests {
                 .map(ScheduledTask::getTask)
                 .filter(task -> task.toString().contains("RackKeptUp.keepUp"))
                 .forEach(task -> task.getRunnable().run());
-        assertThat(placesKept()).isEqualTo(looked);
+        assertSame(placesKept(), looked);
     }
 
     /** An instrument leaves the rack while somebody else works its place out: nothing of it is left to be bought for. */
@@ -421,6 +424,20 @@ class GrowthIT extends InRequests {
     private List<Map<String, Object>> rack() throws Exception {
         page(account("keeper"), "/");
         return placesKept();
+    }
+
+    /** Alike in all, but that a day begins while one is worked out and not yet while the other was. */
+    private static void assertSame(List<Map<String, Object>> places, List<Map<String, Object>> kept) {
+        assertThat(places)
+                .usingRecursiveComparison()
+                .withEqualsForFieldsMatchingRegexes((Date one, Date other) -> withinADay(one, other), ".*due_on")
+                .isEqualTo(kept);
+    }
+
+    private static boolean withinADay(@Nullable Date one, @Nullable Date other) {
+        return one == null || other == null
+                ? one == other
+                : Math.abs(ChronoUnit.DAYS.between(one.toLocalDate(), other.toLocalDate())) <= 1;
     }
 
     private List<Map<String, Object>> placesKept() {
