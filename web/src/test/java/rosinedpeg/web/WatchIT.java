@@ -99,6 +99,7 @@ class WatchIT extends InRequests {
                 .hasSizeGreaterThan(150)
                 .allSatisfy(row ->
                         assertThat(row.select("td").eachText()).as(row.text()).hasSize(2));
+        assertThat(page.select(".error")).as("a list is missing").isEmpty();
         assertThat(page.text())
                 .contains("org.webjars.npm:htmx.org", "@fontsource/fraunces", "tailwindcss", "OFL-1.1")
                 .doesNotContain("playwright", "jqwik");

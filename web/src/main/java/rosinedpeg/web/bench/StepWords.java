@@ -160,13 +160,17 @@ public class StepWords {
     /** As 2.4 turns, or 1 turn. */
     private String counted(Step step, StepFigure figure) {
         String number = figure(step, figure, 1);
-        return number.isEmpty() ? "" : words.say(number.equals("1") ? "step.turns.ONE" : "step.turns.MANY", number);
+        return number.isEmpty() ? "" : oneOrMany("step.turns", number);
     }
 
     private String turned(Step step, StepFigure halfTurns, StepFigure crankTurns) {
         return step.figures().containsKey(crankTurns)
-                ? words.say("step.turned.KEY", figure(step, crankTurns, 1))
-                : words.say("step.turned.KNOB", figure(step, halfTurns, 1));
+                ? oneOrMany("step.turned.KEY", figure(step, crankTurns, 1))
+                : oneOrMany("step.turned.KNOB", figure(step, halfTurns, 1));
+    }
+
+    private String oneOrMany(String key, String number) {
+        return words.say(key + (number.equals("1") ? ".ONE" : ".MANY"), number);
     }
 
     /** Everybody knows which hand turns what; on an instrument that is mirrored it is said. */

@@ -29,18 +29,27 @@ class Parts {
         this.json = json;
     }
 
-    /** {@return every part, by its name} */
+    /** {@return whether the build wrote both lists; one without a network leaves out that of Maven's packages} */
+    boolean whole() {
+        return LISTS.stream().allMatch(list -> new ClassPathResource(list).exists());
+    }
+
+    /** {@return every part that the build wrote down, by its name} */
     List<Part> all() {
         List<Part> parts = new ArrayList<>();
         for (String list : LISTS) {
-            try (InputStream file = new ClassPathResource(list).getInputStream()) {
+            ClassPathResource written = new ClassPathResource(list);
+            if (!written.exists()) {
+                continue;
+            }
+            try (InputStream file = written.getInputStream()) {
                 for (JsonNode component : json.readTree(file).path("components")) {
                     if (!component.path("group").asString("").equals(OF_OUR_OWN)) {
                         parts.add(part(component));
                     }
                 }
-            } catch (IOException notBuilt) {
-                throw new UncheckedIOException(list, notBuilt);
+            } catch (IOException unreadable) {
+                throw new UncheckedIOException(list, unreadable);
             }
         }
         parts.sort(Comparator.comparing(Part::name, String.CASE_INSENSITIVE_ORDER));

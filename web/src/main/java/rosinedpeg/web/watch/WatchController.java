@@ -35,7 +35,7 @@ class WatchController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/licences")
     String licences(Model model) {
-        Page.lay(new LicencesPage(parts.all()), model);
+        Page.lay(new LicencesPage(parts.all(), parts.whole()), model);
         return "watch/licences";
     }
 
@@ -50,7 +50,8 @@ class WatchController {
     /**
      * What it is made of.
      *
-     * @param parts every part
+     * @param parts every part that the build wrote down
+     * @param whole whether it wrote all of them down
      */
-    record LicencesPage(List<Part> parts) {}
+    record LicencesPage(List<Part> parts, boolean whole) {}
 }
