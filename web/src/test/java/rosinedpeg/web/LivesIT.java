@@ -21,6 +21,7 @@ import rosinedpeg.core.wear.CameOff;
 import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Off;
+import rosinedpeg.web.instrument.PastStrings;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.CurrentWorkshop;
@@ -33,6 +34,9 @@ class LivesIT extends InRequests {
 
     @Autowired
     Instruments instruments;
+
+    @Autowired
+    PastStrings pastStrings;
 
     @Autowired
     StringKinds kinds;
@@ -178,7 +182,7 @@ class LivesIT extends InRequests {
         database.sql("update instrument set retired_at = now() - interval '60 days' where id = ?")
                 .param(violin)
                 .update();
-        assertThat(in(() -> instruments.past(kind, Instant.now())))
+        assertThat(in(() -> pastStrings.ofKind(kind, Instant.now())))
                 .singleElement()
                 .satisfies(string -> {
                     assertThat(string.lived().over()).isFalse();

@@ -34,8 +34,8 @@ import rosinedpeg.core.working.WearGrounds;
 import rosinedpeg.web.drawer.Drawer;
 import rosinedpeg.web.drawing.SoundDrawing;
 import rosinedpeg.web.instrument.Instrument;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.KindPast;
+import rosinedpeg.web.instrument.PastStrings;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.platform.ListPage;
@@ -51,13 +51,13 @@ class Choices {
     /** So many are held beside one another at a time: more than that nobody weighs up. */
     private static final int MOST_SHOWN = 6;
 
-    private final Instruments instruments;
+    private final PastStrings pastStrings;
     private final Drawer drawer;
     private final Sounds sounds;
     private final SoundWords soundWords;
 
-    Choices(Instruments instruments, Drawer drawer, Sounds sounds, SoundWords soundWords) {
-        this.instruments = instruments;
+    Choices(PastStrings pastStrings, Drawer drawer, Sounds sounds, SoundWords soundWords) {
+        this.pastStrings = pastStrings;
         this.drawer = drawer;
         this.sounds = sounds;
         this.soundWords = soundWords;
@@ -102,7 +102,7 @@ class Choices {
                 fitting.values().stream().map(Fitting::option).toList(),
                 gathered.places());
         ListPage<Ranked<UUID>> page = ListPage.of(ranked, from, MOST_SHOWN);
-        Map<UUID, KindPast> past = instruments.pastOfKinds(Stream.concat(
+        Map<UUID, KindPast> past = pastStrings.ofKinds(Stream.concat(
                         Stream.of(on.id()),
                         page.shown().stream().map(one -> one.option().kind()))
                 .toList());

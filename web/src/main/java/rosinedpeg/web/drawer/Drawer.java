@@ -33,6 +33,7 @@ import rosinedpeg.core.stock.Lying;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.OldString;
+import rosinedpeg.web.instrument.PastStrings;
 import rosinedpeg.web.instrument.StringTakenOff;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
@@ -52,13 +53,20 @@ public class Drawer {
     private final DrawerStringRepository strings;
     private final DrawerTakeRepository takes;
     private final Instruments instruments;
+    private final PastStrings pastStrings;
     private final Clock clock;
     private final RandomGenerator lot = new SecureRandom();
 
-    Drawer(DrawerStringRepository strings, DrawerTakeRepository takes, Instruments instruments, Clock clock) {
+    Drawer(
+            DrawerStringRepository strings,
+            DrawerTakeRepository takes,
+            Instruments instruments,
+            PastStrings pastStrings,
+            Clock clock) {
         this.strings = strings;
         this.takes = takes;
         this.instruments = instruments;
+        this.pastStrings = pastStrings;
         this.clock = clock;
     }
 
@@ -407,7 +415,7 @@ public class Drawer {
 
     /** {@return what the old ones among some strings were on an instrument, by the strings' own ids} */
     public Map<UUID, OldString> were(Collection<InDrawer> some) {
-        Map<UUID, OldString> old = instruments.old(
+        Map<UUID, OldString> old = pastStrings.off(
                 some.stream().map(InDrawer::fittedId).filter(Objects::nonNull).collect(Collectors.toSet()));
         Map<UUID, OldString> were = new LinkedHashMap<>();
         some.forEach(string -> {

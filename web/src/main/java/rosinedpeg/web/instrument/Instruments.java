@@ -5,7 +5,6 @@ import static java.util.Objects.requireNonNull;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -21,7 +20,6 @@ import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -34,7 +32,6 @@ import rosinedpeg.core.load.LoadBands;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.rounds.Coupling;
-import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
@@ -46,13 +43,11 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.CameOff;
-import rosinedpeg.core.wear.Lived;
-import rosinedpeg.core.wear.Span;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.web.instrument.Reckonings.Reckoning;
 import rosinedpeg.web.kinds.KindWords;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
-import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.ListPage;
 import rosinedpeg.web.platform.NotFoundException;
@@ -66,14 +61,14 @@ public class Instruments implements LogSource {
     private final InstrumentRepository instruments;
     private final MeasurementRepository measurements;
     private final FittedStringRepository fitted;
+    private final Listings listings;
     private final Stringings stringings;
+    private final Reckonings reckonings;
     private final StringKinds kinds;
     private final KindWords kindWords;
-    private final Occasions occasions;
     private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    private final ReadOnce<UUID, Listed> listed = new ReadOnce<>();
     private final ReadOnce<UUID, List<MeasurementEntity>> measured = new ReadOnce<>();
     private final ReadOnce<UUID, Standing> standings = new ReadOnce<>();
     private final ReadOnce<UUID, Instrument> whole = new ReadOnce<>();
@@ -82,19 +77,21 @@ public class Instruments implements LogSource {
             InstrumentRepository instruments,
             MeasurementRepository measurements,
             FittedStringRepository fitted,
+            Listings listings,
             Stringings stringings,
+            Reckonings reckonings,
             StringKinds kinds,
             KindWords kindWords,
-            Occasions occasions,
             ApplicationEventPublisher events,
             Clock clock) {
         this.instruments = instruments;
         this.measurements = measurements;
         this.fitted = fitted;
+        this.listings = listings;
         this.stringings = stringings;
+        this.reckonings = reckonings;
         this.kinds = kinds;
         this.kindWords = kindWords;
-        this.occasions = occasions;
         this.events = events;
         this.clock = clock;
     }
@@ -105,8 +102,9 @@ public class Instruments implements LogSource {
     }
 
     private Map<UUID, Standing> standings(Set<UUID> ids, Map<UUID, List<FittedNow>> on) {
-        Reckoning reckoning = reckoning(on);
-        return listed(ids).values().stream()
+        Reckoning reckoning =
+                reckonings.of(on.values().stream().flatMap(List::stream).toList());
+        return listings.of(ids).values().stream()
                 .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
     }
@@ -119,14 +117,15 @@ public class Instruments implements LogSource {
     private Map<UUID, Instrument> read(Set<UUID> ids) {
         Map<UUID, List<MeasurementEntity>> measured = measured(ids);
         Map<UUID, List<FittedNow>> on = on(ids);
-        Reckoning reckoning = reckoning(on);
+        Reckoning reckoning =
+                reckonings.of(on.values().stream().flatMap(List::stream).toList());
         Map<UUID, Instrument> read = new HashMap<>();
         for (InstrumentEntity entity : instruments.some(ids.toArray(UUID[]::new))) {
             UUID id = entity.id();
             Instrument one =
                     view(entity, measured.getOrDefault(id, List.of()), on.getOrDefault(id, List.of()), reckoning);
             read.put(id, one);
-            listed.tell(id, entity.listed());
+            listings.tell(entity.listed());
             standings.tell(id, one.standing());
         }
         return read;
@@ -138,13 +137,6 @@ public class Instruments implements LogSource {
                 ids,
                 unread -> measurements.of(unread.toArray(UUID[]::new)).stream()
                         .collect(Collectors.groupingBy(MeasurementEntity::instrumentId)));
-    }
-
-    private Map<UUID, Listed> listed(Collection<UUID> ids) {
-        return listed.some(
-                ids,
-                unread -> instruments.listed(unread.toArray(UUID[]::new)).stream()
-                        .collect(Collectors.toMap(Listed::id, Function.identity())));
     }
 
     private Map<UUID, List<FittedNow>> on(Set<UUID> ids) {
@@ -480,12 +472,9 @@ public class Instruments implements LogSource {
     private void remove(FittedStringEntity string, Instant at, boolean keep, @Nullable Off why) {
         Instant until = at.isAfter(clock.instant()) ? clock.instant() : at;
         FittedNow now = string.now();
-        Reckoning reckoning = reckoning(Map.of(string.instrumentId(), List.of(now)));
-        StringOn was = StringOn.of(
-                now,
-                requireNonNull(reckoning.kinds().get(string.kindId())),
-                reckoning.of(entity(string.instrumentId()).listed()),
-                until);
+        StringOn was = reckonings
+                .of(List.of(now))
+                .at(until, now, entity(string.instrumentId()).listed());
         string.remove(at, keep, why, was.fittedAt().isPresent() ? was.hours() : null);
         // Whoever is told reads it from the database.
         fitted.flush();
@@ -495,149 +484,6 @@ public class Instruments implements LogSource {
     /** {@return the kinds of string that are on any instrument of the rack} */
     public Set<UUID> kindsOn() {
         return fitted.kindsOn();
-    }
-
-    /**
-     * All that were ever of a kind, as far as they say how long such strings last.
-     *
-     * @param kindId the kind
-     * @param at as of when: those that are on count as good until then, those that went on later do not count
-     * @return those of which anybody knows since when they were on and how much was played on them, the first first
-     */
-    public List<PastString> past(UUID kindId, Instant at) {
-        List<FittedStringEntity> strings = fitted.findByKindIdAndFittedAtNotNullOrderByFittedAtAscIdAsc(kindId);
-        List<FittedNow> on = strings.stream()
-                .filter(string -> string.removedAt() == null)
-                .map(FittedStringEntity::now)
-                .toList();
-        Reckoning reckoning = reckoning(on.stream().collect(Collectors.groupingBy(FittedNow::instrumentId)));
-        Map<UUID, Listed> from = instrumentsOf(strings);
-        return strings.stream()
-                .flatMap(
-                        string -> past(string, requireNonNull(from.get(string.instrumentId())), reckoning, at).stream())
-                .toList();
-    }
-
-    /** {@return what became of the strings of each kind that was ever on anything} */
-    public Map<UUID, KindPast> pastOfKinds() {
-        return past(fitted.counts());
-    }
-
-    /** {@return the same of some kinds; one that was never on anything is missing} */
-    public Map<UUID, KindPast> pastOfKinds(Collection<UUID> kindIds) {
-        return past(fitted.counts(kindIds));
-    }
-
-    private static Map<UUID, KindPast> past(List<FittedStringRepository.Count> counts) {
-        Map<UUID, KindPast> past = new HashMap<>();
-        counts.forEach(count -> past.merge(
-                count.kindId(),
-                new KindPast(
-                        count.strings(),
-                        count.why() != null && count.why().over() ? count.strings() : 0,
-                        count.why() == CameOff.BROKE ? count.strings() : 0),
-                (one, other) -> new KindPast(
-                        one.strings() + other.strings(), one.over() + other.over(), one.broke() + other.broke())));
-        return past;
-    }
-
-    /** {@return how many strings of a family broke in use at which place, of those of which it was said} */
-    public Map<BreakPlace, Long> brokeAt(Family family) {
-        return fitted.brokeAt(family).stream()
-                .collect(Collectors.toMap(
-                        FittedStringRepository.BrokeAt::where,
-                        FittedStringRepository.BrokeAt::strings,
-                        Long::sum,
-                        () -> new EnumMap<>(BreakPlace.class)));
-    }
-
-    /** {@return the instruments on which most strings of a family broke in use, with how many: the worst first, no more than some} */
-    public Map<UUID, Long> brokeOn(Family family, int most) {
-        return fitted.brokeOn(family, Limit.of(most)).stream()
-                .collect(Collectors.toMap(
-                        FittedStringRepository.BrokeOn::instrumentId,
-                        FittedStringRepository.BrokeOn::strings,
-                        Long::sum,
-                        LinkedHashMap::new));
-    }
-
-    /** {@return the kinds for one place of a family that were ever on anything} */
-    public Set<UUID> everOn(Family family, Position position) {
-        return fitted.everOn(family, position);
-    }
-
-    private Map<UUID, Listed> instrumentsOf(List<FittedStringEntity> strings) {
-        return listed(strings.stream().map(FittedStringEntity::instrumentId).toList());
-    }
-
-    private static double hours(FittedStringEntity string, Listed from, Reckoning reckoning, Instant at) {
-        return StringOn.of(string.now(), requireNonNull(reckoning.kinds().get(string.kindId())), reckoning.of(from), at)
-                .hours();
-    }
-
-    private static Optional<PastString> past(FittedStringEntity string, Listed from, Reckoning reckoning, Instant at) {
-        Instant since = requireNonNull(string.fittedAt());
-        Instant off = string.removedAt();
-        // On an instrument that has left the rack nobody here knows how it went on.
-        Instant until = off != null
-                ? off
-                : Optional.ofNullable(from.retiredAt())
-                        .filter(retired -> retired.isBefore(at))
-                        .orElse(at);
-        Double hours = off != null ? string.hoursPlayed() : null;
-        if (off == null && !until.isBefore(since)) {
-            hours = hours(string, from, reckoning, until);
-        }
-        if (hours == null) {
-            return Optional.empty();
-        }
-        CameOff why = string.cameOff();
-        return Optional.of(new PastString(
-                from.id(),
-                from.name(),
-                string.position(),
-                since,
-                Optional.ofNullable(off),
-                Optional.ofNullable(why),
-                Optional.ofNullable(string.brokeWhere()),
-                new Lived(hours, OldString.months(since, until), from.demand(), why != null && why.over())));
-    }
-
-    /**
-     * How much was played on some strings by a moment.
-     *
-     * @param fittedIds the very strings, on or come off
-     * @param at the moment; for those that came off before it counts what was played until then
-     * @return that, by their ids; what this workshop never had is missing
-     */
-    public Map<UUID, Played> played(Collection<UUID> fittedIds, Instant at) {
-        List<FittedStringEntity> strings = fitted.findAllById(fittedIds);
-        Reckoning reckoning = reckoning(
-                strings.stream().map(FittedStringEntity::now).collect(Collectors.groupingBy(FittedNow::instrumentId)));
-        Map<UUID, Listed> from = instrumentsOf(strings);
-        return strings.stream().collect(Collectors.toMap(FittedStringEntity::id, string -> {
-            Optional<Instant> off = Optional.ofNullable(string.removedAt()).filter(at::isAfter);
-            Optional<Double> hours = off.isPresent()
-                    ? Optional.ofNullable(string.hoursPlayed())
-                    : Optional.ofNullable(string.fittedAt())
-                            .map(since ->
-                                    hours(string, requireNonNull(from.get(string.instrumentId())), reckoning, at));
-            return new Played(string.instrumentId(), string.kindId(), off.isEmpty(), hours);
-        }));
-    }
-
-    /** {@return some strings that have come off, by their ids; three queries however many there are} */
-    public Map<UUID, OldString> old(Collection<UUID> fittedIds) {
-        List<FittedStringEntity> strings = fitted.off(fittedIds.toArray(UUID[]::new));
-        Map<UUID, Listed> from = instrumentsOf(strings);
-        Map<UUID, StringKind> kindsById =
-                kinds.some(strings.stream().map(FittedStringEntity::kindId).collect(Collectors.toSet()));
-        return strings.stream()
-                .map(string -> OldString.of(
-                        string,
-                        requireNonNull(from.get(string.instrumentId())),
-                        requireNonNull(kindsById.get(string.kindId()))))
-                .collect(Collectors.toMap(OldString::fittedId, Function.identity()));
     }
 
     /** Records that a string broke there and one of the same kind has gone on in its place now. */
@@ -687,14 +533,14 @@ public class Instruments implements LogSource {
 
     /** {@return what tells some instruments from others, by their ids} */
     public Map<UUID, Named> named(Collection<UUID> ids) {
-        return listed(ids).values().stream()
+        return listings.of(ids).values().stream()
                 .map(one -> new Named(one.id(), one.name(), one.family()))
                 .collect(Collectors.toMap(Named::id, Function.identity()));
     }
 
     /** {@return what some instruments are called, by their ids} */
     public Map<UUID, String> names(Collection<UUID> ids) {
-        return listed(ids).values().stream().collect(Collectors.toMap(Listed::id, Listed::name));
+        return listings.of(ids).values().stream().collect(Collectors.toMap(Listed::id, Listed::name));
     }
 
     /** {@return what those of some instruments are called that are of a size and on the rack, by their ids and in the order of their names; no more than so many} */
@@ -908,40 +754,6 @@ public class Instruments implements LogSource {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
     }
 
-    private Reckoning reckoning(Map<UUID, List<FittedNow>> on) {
-        return new Reckoning(
-                kinds(on.values().stream().flatMap(List::stream)),
-                occasions.holidays(),
-                on.values().stream()
-                        .flatMap(List::stream)
-                        .flatMap(string -> Stream.ofNullable(string.countedFrom()))
-                        .min(Comparator.naturalOrder())
-                        .map(since -> occasions.played(on.keySet(), since))
-                        .orElse(Map.of()),
-                CurrentWorkshop.zone());
-    }
-
-    private Map<UUID, StringKind> kinds(Stream<FittedNow> on) {
-        return kinds.some(on.map(FittedNow::kindId).collect(Collectors.toSet()));
-    }
-
-    /**
-     * What the wear of every string is reckoned with.
-     *
-     * @param kinds the kinds of string
-     * @param holidays when nobody plays
-     * @param played when each instrument is played, by the dates that name it
-     * @param zone where a week begins on Monday
-     */
-    private record Reckoning(
-            Map<UUID, StringKind> kinds, List<Span> holidays, Map<UUID, List<Span>> played, ZoneId zone) {
-
-        StringOn.Playing of(Listed one) {
-            return new StringOn.Playing(
-                    one.hoursPerWeek(), one.demand(), holidays, played.getOrDefault(one.id(), List.of()), zone);
-        }
-    }
-
     private Standing standing(Listed one, List<FittedNow> on, Reckoning reckoning) {
         List<StringOn> strings = strings(one, on, reckoning);
         return new Standing(one.id(), one.name(), one.family(), strings.size() == one.strings(), strings);
@@ -951,8 +763,7 @@ public class Instruments implements LogSource {
         Instant now = clock.instant();
         return on.stream()
                 .sorted(Comparator.comparing(FittedNow::position))
-                .map(string -> StringOn.of(
-                        string, requireNonNull(reckoning.kinds().get(string.kindId())), reckoning.of(one), now))
+                .map(string -> reckoning.at(now, string, one))
                 .toList();
     }
 

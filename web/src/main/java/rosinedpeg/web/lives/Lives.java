@@ -22,8 +22,8 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.core.wear.LearnedLife;
 import rosinedpeg.core.wear.Lived;
 import rosinedpeg.web.instrument.HistoryArrived;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.PastString;
+import rosinedpeg.web.instrument.PastStrings;
 import rosinedpeg.web.instrument.StringTakenOff;
 import rosinedpeg.web.kinds.KindDescribed;
 import rosinedpeg.web.kinds.LearnedFactors;
@@ -40,13 +40,13 @@ class Lives {
     private static final Logger LOG = LoggerFactory.getLogger(Lives.class);
 
     private final StringKinds kinds;
-    private final Instruments instruments;
+    private final PastStrings pastStrings;
     private final Clock clock;
     private final TransactionTemplate alone;
 
-    Lives(StringKinds kinds, Instruments instruments, Clock clock, PlatformTransactionManager transactions) {
+    Lives(StringKinds kinds, PastStrings pastStrings, Clock clock, PlatformTransactionManager transactions) {
         this.kinds = kinds;
-        this.instruments = instruments;
+        this.pastStrings = pastStrings;
         this.clock = clock;
         this.alone = new TransactionTemplate(transactions);
         this.alone.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
@@ -123,7 +123,7 @@ class Lives {
             return;
         }
         StringKind kind = found.get();
-        List<Lived> lived = lived(instruments.past(kindId, now));
+        List<Lived> lived = lived(pastStrings.ofKind(kindId, now));
         LearnedLife all = LearnedLife.of(kind.thought(), lived);
         if (all.isLearned() || kind.learned().isPresent()) {
             kinds.learn(

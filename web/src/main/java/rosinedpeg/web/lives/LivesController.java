@@ -26,6 +26,7 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.KindPast;
 import rosinedpeg.web.instrument.PastString;
+import rosinedpeg.web.instrument.PastStrings;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
 import rosinedpeg.web.platform.ListPage;
@@ -45,11 +46,13 @@ class LivesController {
 
     private final StringKinds kinds;
     private final Instruments instruments;
+    private final PastStrings pastStrings;
     private final Clock clock;
 
-    LivesController(StringKinds kinds, Instruments instruments, Clock clock) {
+    LivesController(StringKinds kinds, Instruments instruments, PastStrings pastStrings, Clock clock) {
         this.kinds = kinds;
         this.instruments = instruments;
+        this.pastStrings = pastStrings;
         this.clock = clock;
     }
 
@@ -69,7 +72,7 @@ class LivesController {
             @RequestParam(defaultValue = "0") int from,
             Model model) {
         Map<UUID, StringKind> known = kinds.all();
-        Map<UUID, KindPast> past = instruments.pastOfKinds();
+        Map<UUID, KindPast> past = pastStrings.ofKinds();
         List<Family> families = past.keySet().stream()
                 .map(id -> family(id, known))
                 .distinct()
@@ -94,7 +97,7 @@ class LivesController {
                         strands,
                         Optional.ofNullable(string),
                         past.values().stream().mapToLong(KindPast::over).sum(),
-                        family.map(instruments::brokeAt).orElse(Map.of()),
+                        family.map(pastStrings::brokeAt).orElse(Map.of()),
                         family.map(this::broken).orElse(List.of())),
                 model);
         return "lives/lives";
@@ -126,7 +129,7 @@ class LivesController {
     }
 
     private List<Broken> broken(Family family) {
-        Map<UUID, Long> most = instruments.brokeOn(family, Broken.MOST);
+        Map<UUID, Long> most = pastStrings.brokeOn(family, Broken.MOST);
         Map<UUID, String> names = instruments.names(most.keySet());
         return most.entrySet().stream()
                 .map(one -> new Broken(one.getKey(), requireNonNull(names.get(one.getKey())), one.getValue()))
@@ -163,13 +166,13 @@ class LivesController {
     private KindLife life(StringKind kind) {
         return KindLife.of(
                 kind,
-                instruments.past(
+                pastStrings.ofKind(
                         kind.id(), kind.learned().map(factors -> factors.at()).orElseGet(clock::instant)));
     }
 
     /** {@return the other kinds for the same place that were ever on anything} */
     private List<StringKind> others(StringKind kind) {
-        return kinds.some(instruments.everOn(kind.family(), kind.spec().position())).values().stream()
+        return kinds.some(pastStrings.everOn(kind.family(), kind.spec().position())).values().stream()
                 .filter(other -> !other.id().equals(kind.id()))
                 .sorted(Comparator.comparing(StringKind::source)
                         .thenComparing(StringKind::maker)

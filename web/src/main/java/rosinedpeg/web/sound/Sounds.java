@@ -27,8 +27,8 @@ import rosinedpeg.core.sound.SoundAsked;
 import rosinedpeg.core.sound.SoundPlaces;
 import rosinedpeg.core.sound.SoundScale;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.OldString;
+import rosinedpeg.web.instrument.PastStrings;
 import rosinedpeg.web.instrument.Played;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
@@ -56,7 +56,7 @@ public class Sounds {
     private static final int KEPT_NUMBERS = 4_000_000;
 
     private final SoundRepository sounds;
-    private final Instruments instruments;
+    private final PastStrings pastStrings;
     private final StringKinds kinds;
     private final Settlings settlings;
     private final Clock clock;
@@ -68,9 +68,9 @@ public class Sounds {
     /** Some kinds of string, and the instrument on which it is asked where they stand. */
     private record OnInstrument(Set<UUID> kindIds, UUID instrumentId) {}
 
-    Sounds(SoundRepository sounds, Instruments instruments, StringKinds kinds, Settlings settlings, Clock clock) {
+    Sounds(SoundRepository sounds, PastStrings pastStrings, StringKinds kinds, Settlings settlings, Clock clock) {
         this.sounds = sounds;
-        this.instruments = instruments;
+        this.pastStrings = pastStrings;
         this.kinds = kinds;
         this.settlings = settlings;
         this.clock = clock;
@@ -148,7 +148,7 @@ public class Sounds {
         if (fittedIds.isEmpty()) {
             return List.of();
         }
-        Map<UUID, OldString> old = instruments.old(fittedIds);
+        Map<UUID, OldString> old = pastStrings.off(fittedIds);
         return fittedIds.stream()
                 .map(fittedId -> requireNonNull(old.get(fittedId)))
                 .map(string -> new Asked(
@@ -172,7 +172,7 @@ public class Sounds {
      */
     @Transactional
     public void say(UUID instrumentId, UUID press, Instant at, Map<Question, InWords> said) {
-        Map<UUID, Played> played = instruments.played(
+        Map<UUID, Played> played = pastStrings.played(
                 said.keySet().stream().map(Question::fittedId).collect(Collectors.toSet()), at);
         List<SoundEntity> rows = new ArrayList<>();
         said.forEach((question, inWords) -> {
