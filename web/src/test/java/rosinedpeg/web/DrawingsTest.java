@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -19,6 +20,9 @@ import rosinedpeg.core.estimate.KaplanMeier.Watched;
 import rosinedpeg.core.figure.Origin;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.plan.ChangePlan;
+import rosinedpeg.core.plan.ChangePlanner;
+import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.core.setup.Family;
@@ -32,9 +36,11 @@ import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
+import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.web.drawing.FitDrawing;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.drawing.LifeDrawing;
+import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.drawing.Mark;
 import rosinedpeg.web.drawing.MeasureDrawing;
 import rosinedpeg.web.drawing.SchoolsChart;
@@ -163,6 +169,23 @@ class DrawingsTest {
                         .isCloseTo(figure.value(), within(0.02));
             }
         });
+    }
+
+    /** However many steps a plan has, and however narrow it is drawn. */
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void numbersOfStepsDoNotRunIntoEachOther(Family family) {
+        SetUp setUp = SetUp.unmeasured(Size.of(family).get(0));
+        Map<Position, StringSpec> set = setUp.positions().stream()
+                .collect(Collectors.toMap(Function.identity(), position -> UsualString.of(setUp, position)));
+        ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(setUp, set, set));
+        List<LoadTrack.StepNumber> numbers = LoadTrack.of(plan, 0, 370, 140).numbers();
+        assertThat(numbers).hasSizeGreaterThan(5);
+        for (int number = 1; number < numbers.size(); number++) {
+            assertThat(numbers.get(number).x() - numbers.get(number - 1).x())
+                    .as(numbers.get(number).step() + " of " + plan.steps().size())
+                    .isGreaterThan(20);
+        }
     }
 
     @Test

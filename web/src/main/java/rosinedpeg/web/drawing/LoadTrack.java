@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.DoubleFunction;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.Step;
 
@@ -18,7 +19,7 @@ import rosinedpeg.core.plan.Step;
  * @param bass the line of the bass foot
  * @param bands where the bands of the post's load end
  * @param dots one for every step, those that are done, the one in hand and those to come each in one line
- * @param numbers of the first step and every fifth
+ * @param numbers of the first step and every fifth; of every tenth or fewer where those would run into each other
  */
 public record LoadTrack(
         double width,
@@ -34,6 +35,8 @@ public record LoadTrack(
     private static final double TOP = 12;
     private static final double DOTS = 44;
     private static final double TEXT = 13;
+    private static final int FIFTH = 5;
+    private static final double NUMBERS_APART = 2 * TEXT;
     private static final double HIGHEST_SHARE = 1.25;
 
     /**
@@ -48,6 +51,10 @@ public record LoadTrack(
     public static LoadTrack of(ChangePlan plan, int now, double width, double height) {
         double across = (width - LEFT - RIGHT) / plan.steps().size();
         double row = height - DOTS + 14;
+        int apart = IntStream.iterate(FIFTH, fewer -> 2 * fewer)
+                .filter(steps -> steps * across >= NUMBERS_APART)
+                .findFirst()
+                .orElseThrow();
         Map<String, StringBuilder> dots = new LinkedHashMap<>();
         List<StepNumber> numbers = new ArrayList<>();
         for (Step step : plan.steps()) {
@@ -56,7 +63,7 @@ public record LoadTrack(
             double radius = Math.min(4.2, across * 0.34) * (state.equals("now") ? 1.55 : 1);
             dots.computeIfAbsent(state, none -> new StringBuilder())
                     .append(Stroke.circle(from + across / 2, row, radius));
-            if (step.index() == 0 || (step.index() + 1) % 5 == 0) {
+            if (step.index() == 0 || (step.index() + 1) % apart == 0) {
                 numbers.add(new StepNumber(from + across / 2, row + 20, step.index() + 1));
             }
         }
