@@ -256,7 +256,7 @@ public record TwoSets(List<Turn> turns, Optional<Due> until, Optional<Due> alone
 
         /** {@return its first string that is due if it is on from a day on; empty where that is after another */
         Optional<Due> due(LocalDate since, LocalDate furthest) {
-            return since.datesUntil(furthest)
+            return since.datesUntil(furthest.plusDays(1))
                     .filter(day -> worn(ChronoUnit.DAYS.between(since, day)) >= asked.threshold())
                     .findFirst()
                     .map(day -> new Due(day, mostWorn(ChronoUnit.DAYS.between(since, day))));
