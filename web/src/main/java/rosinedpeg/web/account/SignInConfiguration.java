@@ -84,10 +84,10 @@ class SignInConfiguration {
     /** Hashes that were made otherwise before are read still, and made anew when their owner signs in. */
     @Bean
     PasswordEncoder passwordEncoder() {
-        return passwordEncoder(PasswordHashes.COST);
+        return hashing(PasswordHashes.COST);
     }
 
-    static PasswordEncoder passwordEncoder(int cost) {
+    static PasswordEncoder hashing(int cost) {
         return new DelegatingPasswordEncoder(
                 PasswordHashes.ID,
                 Map.of(PasswordHashes.ID, new PasswordHashes(cost), "bcrypt", new BCryptPasswordEncoder()));

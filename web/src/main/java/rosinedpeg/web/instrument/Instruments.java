@@ -102,8 +102,7 @@ public class Instruments implements LogSource {
     }
 
     private Map<UUID, Standing> standings(Set<UUID> ids, Map<UUID, List<FittedNow>> on) {
-        Reckoning reckoning =
-                reckonings.of(on.values().stream().flatMap(List::stream).toList());
+        Reckoning reckoning = reckoning(on);
         return listings.of(ids).values().stream()
                 .map(one -> standing(one, on.getOrDefault(one.id(), List.of()), reckoning))
                 .collect(Collectors.toMap(Standing::id, Function.identity()));
@@ -117,8 +116,7 @@ public class Instruments implements LogSource {
     private Map<UUID, Instrument> read(Set<UUID> ids) {
         Map<UUID, List<MeasurementEntity>> measured = measured(ids);
         Map<UUID, List<FittedNow>> on = on(ids);
-        Reckoning reckoning =
-                reckonings.of(on.values().stream().flatMap(List::stream).toList());
+        Reckoning reckoning = reckoning(on);
         Map<UUID, Instrument> read = new HashMap<>();
         for (InstrumentEntity entity : instruments.some(ids.toArray(UUID[]::new))) {
             UUID id = entity.id();
@@ -752,6 +750,10 @@ public class Instruments implements LogSource {
 
     private InstrumentEntity entity(UUID id) {
         return instruments.findById(id).orElseThrow(() -> new NotFoundException("instrument " + id));
+    }
+
+    private Reckoning reckoning(Map<UUID, List<FittedNow>> on) {
+        return reckonings.of(on.values().stream().flatMap(List::stream).toList());
     }
 
     private Standing standing(Listed one, List<FittedNow> on, Reckoning reckoning) {

@@ -15,6 +15,6 @@ class QuickPasswords {
     @Bean
     @Primary
     PasswordEncoder quickPasswordEncoder() {
-        return SignInConfiguration.passwordEncoder(4);
+        return SignInConfiguration.hashing(4);
     }
 }
