@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -11,7 +12,13 @@ import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.causes.BreakCause;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.causes.Breakages;
+import rosinedpeg.core.causes.Check;
 import rosinedpeg.core.causes.Symptom;
+import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.plan.Mishap;
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
 class CausesTest {
@@ -49,10 +56,33 @@ class CausesTest {
     @ParameterizedTest
     @EnumSource(Symptom.class)
     void causesOfASymptomAreToldApartByDifferentLooks(Symptom symptom) {
-        assertThat(symptom.suspicions()).isNotEmpty();
-        assertThat(symptom.suspicions().stream().map(Symptom.Suspicion::cause)).doesNotHaveDuplicates();
-        assertThat(symptom.suspicions().get(0).refer())
-                .as("what one can cure oneself is tried first")
-                .isFalse();
+        for (PegKind pegs : PegKind.values()) {
+            List<Symptom.Suspicion> suspicions = symptom.suspicions(pegs);
+            assertThat(suspicions).isNotEmpty();
+            assertThat(suspicions).extracting(Symptom.Suspicion::cause).doesNotHaveDuplicates();
+            assertThat(suspicions.get(0).refer())
+                    .as("what one can cure oneself is tried first")
+                    .isFalse();
+            Check ofOthers = pegs.holdsByFriction() ? Check.LOOK_AT_GEARS : Check.LOOK_AT_BANDS;
+            assertThat(suspicions)
+                    .as("nobody looks at the bands of gears")
+                    .extracting(Symptom.Suspicion::check)
+                    .doesNotContain(ofOthers);
+        }
+    }
+
+    @Test
+    void whatAnInstrumentDoesNotHaveIsNeverTheMatter() {
+        SetUp bass = new SetUp(
+                Examples.instrument(Family.BASS).size(),
+                false,
+                ReferenceA.STANDARD,
+                Family.BASS.openStrings(),
+                Map.of(),
+                Map.of());
+        assertThat(Symptom.of(bass)).doesNotContain(Symptom.TUNER_OUT_OF_TRAVEL).hasSize(Symptom.values().length - 1);
+        assertThat(Mishap.Kind.of(bass)).doesNotContain(Mishap.Kind.TUNER_AT_ITS_END);
+        assertThat(Symptom.of(Examples.VIOLIN)).containsExactly(Symptom.values());
+        assertThat(Mishap.Kind.of(Examples.VIOLIN)).containsExactly(Mishap.Kind.values());
     }
 }

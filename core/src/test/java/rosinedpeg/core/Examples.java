@@ -15,6 +15,7 @@ import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.MishapPlanner;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
@@ -129,6 +130,19 @@ public final class Examples {
         List<Pitch> pitches = new ArrayList<>(setUp.openStrings());
         pitches.add(pitches.get(3).up(family == Family.BASS ? -5 : -7));
         return new SetUp(setUp.size(), false, setUp.referenceA(), pitches, Map.of(), setUp.tailEnds());
+    }
+
+    /** The same instrument with other pegs. */
+    public static SetUp with(PegKind pegs, SetUp setUp) {
+        return new SetUp(
+                setUp.size(),
+                setUp.leftHanded(),
+                setUp.referenceA(),
+                setUp.openStrings(),
+                setUp.figures(),
+                setUp.tailEnds(),
+                setUp.pegSides(),
+                pegs);
     }
 
     /** The same string of another core and length. */

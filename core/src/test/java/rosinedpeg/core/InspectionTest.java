@@ -16,6 +16,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.assertj.core.groups.Tuple;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +36,7 @@ import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.setup.Contradiction;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
@@ -119,21 +121,12 @@ class InspectionTest {
         assertThat(Inspection.beforeWork(violin(measurements), TODAY).isEmpty()).isEqualTo(!before);
     }
 
-    @ParameterizedTest
-    @CsvSource({
-        "CREEPS_BACK, PEG_SLIPS, SLIPS",
-        "JERKS, PEG_STICKS, STICKS",
-        "HALF_A_BAND_SHINY, PEG_TAPER_MISMATCH, FITS",
-        "END_STANDS_OUT_BEYOND_FAR_WALL, PEG_WORN_IN, FITS",
-        "CRACK_NEAR_THE_HOLE, PEG_CRACKED, FITS"
-    })
-    void aPegIsJudgedByItsSigns(PegSign sign, FindingKind kind, PegCondition condition) {
-        Map<Position, Set<PegSign>> signs = Map.of(Position.II, Set.of(sign));
-        List<Finding> found = inspect(new Condition(
-                Examples.VIOLIN,
+    private static Condition peg(PegKind pegs, PegSign sign) {
+        return new Condition(
+                Examples.with(pegs, Examples.VIOLIN),
                 Examples.violinSet(),
                 Map.of(),
-                signs,
+                Map.of(Position.II, Set.of(sign)),
                 Map.of(),
                 false,
                 false,
@@ -141,8 +134,25 @@ class InspectionTest {
                 null,
                 null,
                 Rosining.NONE,
-                null));
-        assertThat(found).extracting(Finding::kind, Finding::position).containsExactly(Tuple.tuple(kind, Position.II));
+                null);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "CREEPS_BACK, PEG_SLIPS, GEARS_SLIP, SLIPS",
+        "JERKS, PEG_STICKS, GEARS_STIFF, STICKS",
+        "HALF_A_BAND_SHINY, PEG_TAPER_MISMATCH, , FITS",
+        "END_STANDS_OUT_BEYOND_FAR_WALL, PEG_WORN_IN, , FITS",
+        "CRACK_NEAR_THE_HOLE, PEG_CRACKED, PEG_CRACKED, FITS"
+    })
+    void aPegIsJudgedByItsSigns(PegSign sign, FindingKind kind, @Nullable FindingKind ofGears, PegCondition condition) {
+        assertThat(inspect(peg(PegKind.TAPERED_WOOD, sign)))
+                .extracting(Finding::kind, Finding::position)
+                .containsExactly(Tuple.tuple(kind, Position.II));
+        assertThat(inspect(peg(PegKind.GEARED, sign)))
+                .as("gears have no bands and no taper: that was seen on the pegs before them")
+                .extracting(Finding::kind)
+                .isEqualTo(ofGears == null ? List.of() : List.of(ofGears));
         assertThat(PegCondition.of(Set.of(sign))).isEqualTo(condition);
         assertThat(PegCondition.of(EnumSet.of(sign, PegSign.CREEPS_BACK)))
                 .as("never lubricated when it also slips")

@@ -56,6 +56,7 @@ import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.TunedString;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
@@ -192,21 +193,37 @@ class InstrumentPartsTest {
         "CRACK_NEAR_THE_HOLE, CRACKED, true"
     })
     void diagnosesAPeg(PegSign sign, PegDiagnosis diagnosis, boolean refer) {
-        assertThat(PegDiagnosis.of(Set.of(sign), Optional.empty())).containsExactly(diagnosis);
+        assertThat(PegDiagnosis.of(Set.of(sign), PegKind.TAPERED_WOOD, Optional.empty()))
+                .containsExactly(diagnosis);
         assertThat(diagnosis.refer()).isEqualTo(refer);
-        assertThat(PegDiagnosis.of(Set.of(sign, PegSign.SPLIT), Optional.empty())
+        assertThat(PegDiagnosis.of(Set.of(sign, PegSign.SPLIT), PegKind.TAPERED_WOOD, Optional.empty())
                         .get(0)
                         .stops())
                 .isTrue();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "TAPERED_WOOD, CLEANED PEG_COMPOUND LUBRICATING_PASTE GRIPPING_DROPS DRY_SOAP CHALK REPAIRER",
+        "GEARED, CLEANED REPAIRER",
+        "MACHINE_HEAD, CLEANED OIL REPAIRER"
+    })
+    void nothingForTaperedPegsGoesOnGears(PegKind pegs, String treatments) {
+        assertThat(PegTreatment.of(pegs)).extracting(Enum::name).containsExactly(treatments.split(" "));
     }
 
     /** Ebony polishes and then slips; the same bands on another wood are a good fit. */
     @Test
     void polishedEbonyIsToldBeforeItSlips() {
         Set<PegSign> shiny = Set.of(PegSign.BOTH_BANDS_SHINY);
-        assertThat(PegDiagnosis.of(shiny, Optional.of(PegWood.EBONY))).containsExactly(PegDiagnosis.POLISHED);
-        assertThat(PegDiagnosis.of(shiny, Optional.of(PegWood.BOXWOOD))).containsExactly(PegDiagnosis.FITS);
-        assertThat(PegDiagnosis.of(Set.of(PegSign.BOTH_BANDS_SHINY, PegSign.CREEPS_BACK), Optional.of(PegWood.EBONY)))
+        assertThat(PegDiagnosis.of(shiny, PegKind.TAPERED_WOOD, Optional.of(PegWood.EBONY)))
+                .containsExactly(PegDiagnosis.POLISHED);
+        assertThat(PegDiagnosis.of(shiny, PegKind.TAPERED_WOOD, Optional.of(PegWood.BOXWOOD)))
+                .containsExactly(PegDiagnosis.FITS);
+        assertThat(PegDiagnosis.of(
+                        Set.of(PegSign.BOTH_BANDS_SHINY, PegSign.CREEPS_BACK),
+                        PegKind.TAPERED_WOOD,
+                        Optional.of(PegWood.EBONY)))
                 .containsExactly(PegDiagnosis.SLIPPING);
         assertThat(PegTreatment.DRY_SOAP.suits(Set.of(PegSign.CREEPS_BACK))).isFalse();
         assertThat(PegTreatment.PEG_COMPOUND.suits(Set.of(PegSign.CREEPS_BACK))).isTrue();

@@ -45,6 +45,7 @@ import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
@@ -56,6 +57,12 @@ import rosinedpeg.core.winding.Wall;
 
 /** What a maker may rely on in any plan, whatever it is for and whatever goes wrong in it. */
 class PlanRulesTest {
+
+    private static final Set<StepKind> OF_TAPERED_PEGS =
+            EnumSet.of(StepKind.TREAT_PEG, StepKind.CLEAN_PEG, StepKind.PUSH_PEG_IN, StepKind.FREE_PEG);
+
+    private static final Set<StepKind> OF_A_FINE_TUNER =
+            EnumSet.of(StepKind.BACK_OUT_FINE_TUNER, StepKind.SERVICE_FINE_TUNER);
 
     private static List<StepKind> kinds(ChangePlan plan) {
         return plan.steps().stream().map(Step::kind).toList();
@@ -74,7 +81,11 @@ class PlanRulesTest {
 
     /** A plan of any kind of work, any family and size, four strings or five. */
     private static ChangePlan plan(int work, Family family, int size, boolean five, int chosen) {
-        SetUp setUp = Examples.instrument(family, size, five);
+        return plan(work, Examples.instrument(family, size, five), chosen);
+    }
+
+    private static ChangePlan plan(int work, SetUp setUp, int chosen) {
+        Family family = setUp.family();
         Map<Position, StringSpec> set = Examples.set(setUp);
         Map<Position, StringSpec> some = new EnumMap<>(set);
         some.keySet().removeIf(position -> (chosen >> position.ordinal() & 1) == 0);
@@ -102,6 +113,7 @@ class PlanRulesTest {
             @ForAll Family family,
             @ForAll @IntRange(max = 7) int size,
             @ForAll boolean five,
+            @ForAll PegKind pegs,
             @ForAll @IntRange(min = 1, max = 31) int chosen,
             @ForAll @IntRange(max = 400) int at,
             @ForAll Mishap.Kind kind,
@@ -109,7 +121,7 @@ class PlanRulesTest {
             @ForAll @IntRange(max = 3) int times,
             @ForAll @IntRange(max = 60) int later,
             @ForAll Mishap.Kind then) {
-        ChangePlan plan = plan(work, family, size, five, chosen);
+        ChangePlan plan = plan(work, Examples.with(pegs, Examples.instrument(family, size, five)), chosen);
         assertRules(plan);
         assertLookedAfterEachNeighbour(plan);
         List<Position> positions = plan.setUp().positions();
@@ -151,7 +163,8 @@ class PlanRulesTest {
         Set<Position> tested = EnumSet.noneOf(Position.class);
         boolean lies = false;
         boolean looked = false;
-        boolean machines = plan.setUp().family() == Family.BASS;
+        boolean machines = plan.setUp().pegKind() == PegKind.MACHINE_HEAD;
+        boolean friction = plan.setUp().pegKind() == PegKind.TAPERED_WOOD;
         double beforeN = 1;
         for (Step step : plan.steps()) {
             String as = plan.kind() + " step " + step.index() + ", " + step.kind();
@@ -179,6 +192,17 @@ class PlanRulesTest {
             }
             beforeN = allN;
 
+            if (OF_TAPERED_PEGS.contains(step.kind())) {
+                assertThat(friction).as(as).isTrue();
+            }
+            if (step.kind() == StepKind.LOOK_AT_GEARS) {
+                assertThat(friction).as(as).isFalse();
+            }
+            if (OF_A_FINE_TUNER.contains(step.kind())) {
+                assertThat(step.position().in(plan.setUp().tailEnds()).hasFineTuner())
+                        .as(as + " of " + step.position())
+                        .isTrue();
+            }
             if (step.kind() == StepKind.TEST_MACHINE_DIRECTION) {
                 assertThat(machines).as(as).isTrue();
                 tested.addAll(step.position() == null ? plan.setUp().positions() : List.of(step.position()));

@@ -3,6 +3,7 @@ package rosinedpeg.core.causes;
 /** A look or a touch that tells causes apart. */
 public enum Check {
     LOOK_AT_BANDS,
+    LOOK_AT_GEARS,
     TURN_PEG_A_LITTLE,
     LOOK_INTO_PEGBOX,
     TOUCH_PARTS_WHILE_IT_SOUNDS,

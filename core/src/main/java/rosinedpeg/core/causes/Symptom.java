@@ -4,6 +4,7 @@ import static java.util.Objects.requireNonNull;
 import static rosinedpeg.core.causes.Check.ASK_WHEN_IT_WENT_ON;
 import static rosinedpeg.core.causes.Check.COMPARE_WITH_FORECAST;
 import static rosinedpeg.core.causes.Check.LOOK_AT_BANDS;
+import static rosinedpeg.core.causes.Check.LOOK_AT_GEARS;
 import static rosinedpeg.core.causes.Check.LOOK_AT_SCREW;
 import static rosinedpeg.core.causes.Check.LOOK_INTO_PEGBOX;
 import static rosinedpeg.core.causes.Check.LOOK_INTO_SOUND_HOLE;
@@ -15,8 +16,14 @@ import static rosinedpeg.core.causes.Check.TOUCH_PARTS_WHILE_IT_SOUNDS;
 import static rosinedpeg.core.causes.Check.TURN_PEG_A_LITTLE;
 import static rosinedpeg.core.causes.Check.WIPE_AND_PLAY;
 
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Place;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 
 /** What a player complains of, with what can be behind it, the likelier first. */
 public enum Symptom {
@@ -24,12 +31,16 @@ public enum Symptom {
             Place.PEG,
             new Suspicion(Cause.POLISHED_BANDS, LOOK_AT_BANDS, false),
             new Suspicion(Cause.PEG_NOT_PUSHED_IN, TURN_PEG_A_LITTLE, false),
-            new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true)),
+            new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true),
+            new Suspicion(Cause.GEARS_LOOSE, LOOK_AT_GEARS, false),
+            new Suspicion(Cause.GEARS_WORN, TURN_PEG_A_LITTLE, true)),
     STICKS(
             Place.PEG,
             new Suspicion(Cause.DAMP_OR_DRY_WOOD, TURN_PEG_A_LITTLE, false),
+            new Suspicion(Cause.GEARS_DRY, LOOK_AT_GEARS, false),
             new Suspicion(Cause.WOUND_HARD_TO_WALL, LOOK_INTO_PEGBOX, false),
-            new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true)),
+            new Suspicion(Cause.TAPER_MISMATCH, LOOK_AT_BANDS, true),
+            new Suspicion(Cause.SHAFT_BENT, TURN_PEG_A_LITTLE, true)),
     BUZZES(
             Place.FINGERBOARD,
             new Suspicion(Cause.LOOSE_PART, TOUCH_PARTS_WHILE_IT_SOUNDS, false),
@@ -53,6 +64,7 @@ public enum Symptom {
             Place.FINGERBOARD,
             new Suspicion(Cause.STILL_SETTLING, COMPARE_WITH_FORECAST, false),
             new Suspicion(Cause.POLISHED_BANDS, LOOK_AT_BANDS, false),
+            new Suspicion(Cause.GEARS_LOOSE, LOOK_AT_GEARS, false),
             new Suspicion(Cause.TURNS_BEDDING_IN, LOOK_INTO_PEGBOX, false),
             new Suspicion(Cause.WORN_OUT, ASK_WHEN_IT_WENT_ON, false)),
     DULL(
@@ -74,9 +86,20 @@ public enum Symptom {
         return place;
     }
 
-    /** {@return what can be behind it, the likelier first} */
-    public List<Suspicion> suspicions() {
-        return suspicions;
+    /** {@return what such an instrument can do: a fine tuner that it does not have is never at its end} */
+    public static List<Symptom> of(SetUp setUp) {
+        boolean tuners = setUp.tailEnds().values().stream().anyMatch(TailEnd::hasFineTuner);
+        return Arrays.stream(values())
+                .filter(symptom -> symptom != TUNER_OUT_OF_TRAVEL || tuners)
+                .toList();
+    }
+
+    /** {@return what can be behind it, the likelier first; on tapered pegs nothing that is the matter with gears, and the other way round} */
+    public List<Suspicion> suspicions(PegKind pegs) {
+        Set<Cause> others = pegs.holdsByFriction() ? Cause.OF_GEARS : Cause.OF_TAPERED_PEGS;
+        return suspicions.stream()
+                .filter(suspicion -> !others.contains(suspicion.cause()))
+                .toList();
     }
 
     /** What can be behind a symptom, each with what cures it. */
@@ -85,6 +108,12 @@ public enum Symptom {
         PEG_NOT_PUSHED_IN(Cure.PUSH_PEG_IN),
         TAPER_MISMATCH(Cure.REPAIRER),
         DAMP_OR_DRY_WOOD(Cure.TREAT_PEG),
+        /** A screw of the gears, or what holds them to the pegbox. */
+        GEARS_LOOSE(Cure.SEE_TO_GEARS),
+        GEARS_WORN(Cure.REPAIRER),
+        /** Or dirty. */
+        GEARS_DRY(Cure.SEE_TO_GEARS),
+        SHAFT_BENT(Cure.REPAIRER),
         WOUND_HARD_TO_WALL(Cure.REWIND),
         LOOSE_PART(Cure.TIGHTEN_PART),
         STRING_LOW_AT_NUT(Cure.REPAIRER),
@@ -103,6 +132,11 @@ public enum Symptom {
         ROSIN_ON_STRING(Cure.WIPE_STRING),
         POST_MOVED(Cure.REPAIRER);
 
+        private static final Set<Cause> OF_TAPERED_PEGS =
+                EnumSet.of(POLISHED_BANDS, PEG_NOT_PUSHED_IN, TAPER_MISMATCH, DAMP_OR_DRY_WOOD);
+
+        private static final Set<Cause> OF_GEARS = EnumSet.of(GEARS_LOOSE, GEARS_WORN, GEARS_DRY, SHAFT_BENT);
+
         private final Cure cure;
 
         Cause(Cure cure) {
@@ -119,6 +153,8 @@ public enum Symptom {
     public enum Cure {
         TREAT_PEG,
         PUSH_PEG_IN,
+        /** No compound; as their maker says. */
+        SEE_TO_GEARS,
         REWIND,
         GRAPHITE,
         CHANGE_STRING,

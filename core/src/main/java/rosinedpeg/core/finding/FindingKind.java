@@ -100,6 +100,10 @@ public enum FindingKind {
     PEG_POLISHED(Part.PEGS),
     /** The peg sticks. No figures. */
     PEG_STICKS(Part.PEGS),
+    /** Geared peg or machine head: it creeps back. No figures. */
+    GEARS_SLIP(Part.PEGS),
+    /** Geared peg or machine head: it turns heavily. No figures. */
+    GEARS_STIFF(Part.PEGS),
     /** The peg's collar comes to the wall before long. Months. */
     COLLAR_RUNS_OUT(Part.PEGS),
     /** The string touches something in the pegbox, and would not if it were wound in another way. How deep. */

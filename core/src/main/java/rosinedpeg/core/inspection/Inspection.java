@@ -274,14 +274,16 @@ public final class Inspection {
 
     private void peg(Position position) {
         Optional<PegWood> wood = Optional.ofNullable(condition.pegWood());
-        for (PegDiagnosis diagnosis : PegDiagnosis.of(condition.pegSigns().getOrDefault(position, Set.of()), wood)) {
+        boolean friction = setUp.pegKind().holdsByFriction();
+        for (PegDiagnosis diagnosis :
+                PegDiagnosis.of(condition.pegSigns().getOrDefault(position, Set.of()), setUp.pegKind(), wood)) {
             switch (diagnosis) {
                 case CRACKED -> refer(position, FindingKind.PEG_CRACKED, STOPS);
                 case TAPER_MISMATCH -> refer(position, FindingKind.PEG_TAPER_MISMATCH, TODAY);
                 case WORN_IN -> refer(position, FindingKind.PEG_WORN_IN, WATCH);
-                case SLIPPING -> add(position, FindingKind.PEG_SLIPS, TODAY);
+                case SLIPPING -> add(position, friction ? FindingKind.PEG_SLIPS : FindingKind.GEARS_SLIP, TODAY);
                 case POLISHED -> add(position, FindingKind.PEG_POLISHED, WATCH);
-                case STICKING -> add(position, FindingKind.PEG_STICKS, TODAY);
+                case STICKING -> add(position, friction ? FindingKind.PEG_STICKS : FindingKind.GEARS_STIFF, TODAY);
                 case FITS -> {}
             }
         }

@@ -134,9 +134,11 @@ public final class LookOver {
         return ON_A_STRING;
     }
 
-    /** {@return what is looked for at each peg} */
-    public static Set<PegSign> atAPeg() {
-        return AT_A_PEG;
+    /** {@return what is looked for at each peg of such an instrument} */
+    public static Set<PegSign> atAPeg(SetUp setUp) {
+        EnumSet<PegSign> signs = EnumSet.copyOf(AT_A_PEG);
+        signs.retainAll(PegSign.of(setUp.pegKind()));
+        return Collections.unmodifiableSet(signs);
     }
 
     /** {@return what is known of a string after the look: what was seen, and what such a look cannot see} */

@@ -7,6 +7,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import rosinedpeg.core.setup.PegKind;
 
 /** What is the matter with a peg, the worst first. */
 public enum PegDiagnosis {
@@ -19,7 +20,7 @@ public enum PegDiagnosis {
     SLIPPING(false, false),
     /** It still holds, but ebony that has polished will slip before long. */
     POLISHED(false, false),
-    /** Forcing it cracks pegboxes. */
+    /** Forcing it cracks pegboxes, and strips gears. */
     STICKING(false, false),
     FITS(false, false);
 
@@ -50,20 +51,33 @@ public enum PegDiagnosis {
      * @param signs what was noticed
      */
     public static boolean wantsTreatment(Set<PegSign> signs) {
-        List<PegDiagnosis> found = of(signs, Optional.empty());
-        return found.stream().noneMatch(PegDiagnosis::refer)
-                && found.stream().anyMatch(one -> one == SLIPPING || one == STICKING);
+        return of(signs, PegKind.TAPERED_WOOD, Optional.empty()).stream().noneMatch(PegDiagnosis::refer)
+                && (slips(signs) || sticks(signs));
+    }
+
+    /** {@return whether those are signs of one that slips} */
+    public static boolean slips(Set<PegSign> signs) {
+        return signs.contains(PegSign.CREEPS_BACK);
+    }
+
+    /** {@return whether those are signs of one that sticks} */
+    public static boolean sticks(Set<PegSign> signs) {
+        return signs.stream().anyMatch(OF_STICKING::contains);
     }
 
     /**
      * What signs amount to.
      *
-     * @param signs what was noticed; nothing noticed means it fits
-     * @param wood what the peg is made of, empty when nobody recorded it
+     * @param noticed what was noticed; nothing noticed means it fits. What such pegs cannot show was noticed at others, which were there
+     *     before, and counts for nothing
+     * @param kind what the strings are wound on
+     * @param wood what a tapered peg is made of, empty when nobody recorded it
      * @return every diagnosis, the worst first; only {@code FITS} when nothing is wrong
      */
-    public static List<PegDiagnosis> of(Set<PegSign> signs, Optional<PegWood> wood) {
+    public static List<PegDiagnosis> of(Set<PegSign> noticed, PegKind kind, Optional<PegWood> wood) {
         requireNonNull(wood, "wood");
+        Set<PegSign> signs = EnumSet.copyOf(PegSign.of(kind));
+        signs.retainAll(noticed);
         List<PegDiagnosis> found = new ArrayList<>();
         if (signs.contains(PegSign.SPLIT) || signs.contains(PegSign.CRACK_NEAR_THE_HOLE)) {
             found.add(CRACKED);
@@ -74,13 +88,13 @@ public enum PegDiagnosis {
         if (signs.contains(PegSign.COLLAR_CLOSE_TO_WALL) || signs.contains(PegSign.END_STANDS_OUT_BEYOND_FAR_WALL)) {
             found.add(WORN_IN);
         }
-        if (signs.contains(PegSign.CREEPS_BACK)) {
+        if (slips(signs)) {
             found.add(SLIPPING);
         } else if (signs.contains(PegSign.BOTH_BANDS_SHINY)
                 && wood.filter(PegWood.EBONY::equals).isPresent()) {
             found.add(POLISHED);
         }
-        if (signs.stream().anyMatch(OF_STICKING::contains)) {
+        if (sticks(signs)) {
             found.add(STICKING);
         }
         return found.isEmpty() ? List.of(FITS) : List.copyOf(found);

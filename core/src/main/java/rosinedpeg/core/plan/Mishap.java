@@ -2,9 +2,13 @@ package rosinedpeg.core.plan;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.Arrays;
+import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.causes.BreakPlace;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -73,6 +77,14 @@ public record Mishap(
 
         Kind(boolean ofString) {
             this.ofString = ofString;
+        }
+
+        /** {@return what can go wrong with such an instrument: a fine tuner that it does not have is never at its end} */
+        public static List<Kind> of(SetUp setUp) {
+            boolean tuners = setUp.tailEnds().values().stream().anyMatch(TailEnd::hasFineTuner);
+            return Arrays.stream(values())
+                    .filter(kind -> kind != TUNER_AT_ITS_END || tuners)
+                    .toList();
         }
 
         /** {@return whether it happens to one string} */

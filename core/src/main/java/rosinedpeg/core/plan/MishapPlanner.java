@@ -263,7 +263,9 @@ public final class MishapPlanner {
                 new Remedy(
                         1,
                         time -> {
-                            list.add(StepKind.BACK_OUT_FINE_TUNER, position);
+                            if (position.in(plan.setUp().tailEnds()).hasFineTuner()) {
+                                list.add(StepKind.BACK_OUT_FINE_TUNER, position);
+                            }
                             bringBackUp(position);
                         },
                         () -> leave(position));

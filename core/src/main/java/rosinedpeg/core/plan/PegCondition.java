@@ -2,7 +2,6 @@ package rosinedpeg.core.plan;
 
 import static java.util.Objects.requireNonNull;
 
-import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import rosinedpeg.core.pegs.PegDiagnosis;
@@ -16,11 +15,10 @@ public enum PegCondition {
 
     /** {@return how a peg with those signs behaves; one that also slips counts as slipping} */
     public static PegCondition of(Set<PegSign> signs) {
-        List<PegDiagnosis> diagnoses = PegDiagnosis.of(signs, Optional.empty());
-        if (diagnoses.contains(PegDiagnosis.SLIPPING)) {
+        if (PegDiagnosis.slips(signs)) {
             return SLIPS;
         }
-        return diagnoses.contains(PegDiagnosis.STICKING) ? STICKS : FITS;
+        return PegDiagnosis.sticks(signs) ? STICKS : FITS;
     }
 
     /**

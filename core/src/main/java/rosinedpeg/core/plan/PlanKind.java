@@ -14,7 +14,7 @@ public enum PlanKind {
     TAILPIECE_CHANGE(true),
     /** Graphite on an instrument whose strings stay. */
     GRAPHITE(false),
-    /** Pegs are treated, the strings stay. */
+    /** Pegs are treated or gears seen to, the strings stay. */
     PEG_SERVICE(false);
 
     private final boolean recordedRepair;

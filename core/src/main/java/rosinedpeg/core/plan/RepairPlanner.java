@@ -191,7 +191,7 @@ public final class RepairPlanner {
     }
 
     /**
-     * Pegs drawn, cleaned and treated one by one; the strings stay.
+     * Pegs drawn, cleaned and treated one by one, or gears looked at; the strings stay.
      *
      * @param pegs the pegs to see to, with how they behave, at least one
      * @return the plan
@@ -207,7 +207,9 @@ public final class RepairPlanner {
         Map<Position, Set<Position>> covering = ChangeRequest.covering(setUp, strings, schools);
         list.open();
         for (Position position : setUp.positions()) {
-            if (pegs.containsKey(position)) {
+            if (pegs.containsKey(position) && !setUp.pegKind().holdsByFriction()) {
+                steps.seeToGears(position);
+            } else if (pegs.containsKey(position)) {
                 steps.setAsideDuring(
                         position.in(covering),
                         () -> steps.servicePeg(

@@ -334,6 +334,12 @@ final class StringSteps {
         list.checkBridge(position);
     }
 
+    /** Its string stays where it is: gears are turned a little and looked at, and nothing of them is drawn. */
+    void seeToGears(Position position) {
+        list.testMachine(position);
+        list.add(StepKind.LOOK_AT_GEARS, position, Material.GOOD_LIGHT);
+    }
+
     private void bringUp(StepKind kind, StringSpec string, boolean knotted) {
         Position position = string.position();
         Elasticity elasticity = setUp.elasticity(string);

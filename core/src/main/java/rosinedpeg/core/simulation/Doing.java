@@ -467,7 +467,7 @@ final class Doing {
             case PEG_COMPOUND, REPAIRER -> PegCondition.FITS;
             case LUBRICATING_PASTE, DRY_SOAP -> was == PegCondition.STICKS ? PegCondition.FITS : PegCondition.SLIPS;
             case GRIPPING_DROPS, CHALK -> was == PegCondition.SLIPS ? PegCondition.FITS : PegCondition.STICKS;
-            case CLEANED -> was;
+            case CLEANED, OIL -> was;
         };
     }
 

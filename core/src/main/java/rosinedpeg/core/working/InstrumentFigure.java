@@ -209,6 +209,8 @@ public enum InstrumentFigure implements Workable<InstrumentGrounds> {
                             PEG_SLIPS,
                             PEG_POLISHED,
                             PEG_STICKS,
+                            GEARS_SLIP,
+                            GEARS_STIFF,
                             COLLAR_RUNS_OUT,
                             STRING_TO_CHANGE_NOW,
                             STRING_DUE,
