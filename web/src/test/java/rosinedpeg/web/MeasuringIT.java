@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.UUID;
 import javax.xml.parsers.DocumentBuilderFactory;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -23,6 +24,7 @@ import org.springframework.mock.web.MockMultipartFile;
 import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.w3c.dom.Document;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.web.platform.SignedIn;
 
 /** What is measured and noticed on an instrument: taken as it was meant, told where it cannot be, never lost. */
@@ -253,6 +255,34 @@ class MeasuringIT extends RunningApplication {
         assertThat(get("")).bodyText().contains("Peg II: ebony bands polished");
         assertThat(post("/peg-wood", Map.of("version", "1", "wood", ""))).hasStatus(302);
         assertThat(get("/pegs")).bodyText().contains("fits").doesNotContain("polished ebony", "Usual for its wood");
+    }
+
+    /** They have no bands and no taper, and what goes on tapered pegs is refused even from a page made before they were put in. */
+    @ParameterizedTest
+    @CsvSource({"GEARED, , oil on its gears", "MACHINE_HEAD, oil on its gears, both bands"})
+    void gearsAreLookedAtAsGears(PegKind pegs, @Nullable String offered, String notOffered) {
+        assertThat(post("/pegs/II", Map.of("signs", "ONE_BAND_SHINY", "on", "2026-01-05")))
+                .hasStatus(302);
+        assertThat(post(
+                        "/peg-sides",
+                        Map.of("version", "0", "pegKind", pegs.name(), "knobs", "TREBLE,TREBLE,BASS,BASS")))
+                .hasStatus(302);
+        assertThat(get("/pegs")).bodyText().doesNotContain("tapers differently");
+        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "PEG_COMPOUND", "on", "2026-01-05")))
+                .bodyText()
+                .contains("That does not go on such pegs");
+        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "CLEANED", "on", "2026-01-05")))
+                .hasStatus(302);
+        assertThat(get("/pegs"))
+                .bodyText()
+                .contains(
+                        "Clean the gears, and oil a machine, only as their maker says", offered == null ? "" : offered)
+                .doesNotContain("both bands shiny", "compound for sticking", notOffered);
+        assertThat(get("")).bodyText().contains("Gears of II turn heavily");
+        assertThat(get("/work?kind=PEG_SERVICE&pegs[II]=STICKS"))
+                .bodyText()
+                .contains("Look at the gears of II")
+                .doesNotContain("Let II, D, down");
     }
 
     @Test

@@ -669,7 +669,7 @@ class WeekIT extends InRequests {
         assertThat(post(keeper, pegs + "II", "signs", "STICKS", "on", day(0))).hasStatus(302);
         assertThat(post(keeper, pegs + "III", "signs", "ONE_BAND_SHINY", "on", day(0)))
                 .hasStatus(302);
-        assertThat(week().getElementById("pegs-" + violin).text()).contains("treat the pegs", "by the last look");
+        assertThat(week().getElementById("pegs-" + violin).text()).contains("see to the pegs", "by the last look");
         assertThat(post(keeper, pegs + "II", "on", day(0))).hasStatus(302);
         assertThat(week().getElementById("pegs-" + violin)).isNull();
         assertThat(post(keeper, pegs + "IV", "signs", "CREEPS_BACK", "on", day(0)))

@@ -121,6 +121,7 @@ class WordsTest {
         add(wanted, "area.", Area.values(), "");
         add(wanted, "contradiction.", Contradiction.Kind.values(), "");
         add(wanted, "diagnosis.", PegDiagnosis.values(), "", ".do");
+        add(wanted, "diagnosis.", new Enum<?>[] {PegDiagnosis.SLIPPING, PegDiagnosis.STICKING}, ".gears");
         add(wanted, "pegSign.", PegSign.values(), "");
         add(wanted, "peg.treatment.", PegTreatment.values(), "");
         Stream.of(
@@ -184,7 +185,9 @@ class WordsTest {
                 List.of(PlanKind.BRIDGE_DOWN, PlanKind.TAILPIECE_CHANGE, PlanKind.GRAPHITE, PlanKind.PEG_SERVICE)) {
             wanted.add("work." + kind + ".done");
         }
+        wanted.add("work." + PlanKind.PEG_SERVICE + ".gears");
         add(wanted, "mishap.", Mishap.Kind.values(), "", ".noted");
+        add(wanted, "mishap.", new Enum<?>[] {Mishap.Kind.PEG_SLIPS, Mishap.Kind.PEG_STUCK}, ".machine");
         add(wanted, "breakPlace.", BreakPlace.values(), "");
         add(wanted, "breakCause.", BreakCause.values(), "");
         add(wanted, "symptom.", Symptom.values(), "");

@@ -16,6 +16,8 @@ import rosinedpeg.core.plan.Reading;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.rounds.NextRound;
+import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.drawer.InDrawer;
@@ -112,7 +114,8 @@ record BenchPage(
 
     /** {@return what can be chosen when something went wrong} */
     public WentWrong wentWrong() {
-        return WentWrong.ALL;
+        SetUp setUp = plan().setUp();
+        return new WentWrong(Mishap.Kind.of(setUp), List.of(BreakPlace.values()), setUp.pegKind());
     }
 
     /**
@@ -120,10 +123,15 @@ record BenchPage(
      *
      * @param kinds what can
      * @param places where a string can break
+     * @param pegs what the strings are wound on
      */
-    record WentWrong(List<Mishap.Kind> kinds, List<BreakPlace> places) {
+    record WentWrong(List<Mishap.Kind> kinds, List<BreakPlace> places, PegKind pegs) {
 
-        private static final WentWrong ALL = new WentWrong(List.of(Mishap.Kind.values()), List.of(BreakPlace.values()));
+        /** {@return the key of the words for it: a machine slips or is stuck otherwise than a peg} */
+        public String words(Mishap.Kind kind) {
+            boolean ofPeg = kind == Mishap.Kind.PEG_SLIPS || kind == Mishap.Kind.PEG_STUCK;
+            return "mishap." + kind + (ofPeg && pegs == PegKind.MACHINE_HEAD ? ".machine" : "");
+        }
     }
 
     /**

@@ -1,6 +1,5 @@
 package rosinedpeg.web.findings;
 
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -51,7 +50,7 @@ class SymptomController {
                         InstrumentDrawing.places(instrument.setUp()),
                         Optional.ofNullable(pointedAt),
                         // What is done at the place that was pointed at stands first.
-                        Arrays.stream(Symptom.values())
+                        Symptom.of(instrument.setUp()).stream()
                                 .sorted(Comparator.comparing(one -> one.place() != pointedAt))
                                 .toList(),
                         Optional.ofNullable(symptom),
@@ -90,7 +89,8 @@ class SymptomController {
             boolean seen) {
 
         private List<Suspicion> suspicions() {
-            return symptom.map(Symptom::suspicions).orElse(List.of());
+            return symptom.map(one -> one.suspicions(instrument.setUp().pegKind()))
+                    .orElse(List.of());
         }
 
         /** {@return how many suspicions are ruled out} */

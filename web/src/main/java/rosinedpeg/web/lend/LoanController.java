@@ -340,7 +340,7 @@ class LoanController {
 
         /** {@return what is looked for at each peg} */
         public Set<PegSign> atAPeg() {
-            return LookOver.atAPeg();
+            return LookOver.atAPeg(setUp);
         }
 
         /** {@return the strings with a fine tuner} */

@@ -97,7 +97,7 @@ record LookForm(
         Seen seen = new Seen(
                 of(missing, positions),
                 signs(strings, WearSign.class, LookOver.onAString(), positions),
-                signs(pegs, PegSign.class, LookOver.atAPeg(), positions),
+                signs(pegs, PegSign.class, LookOver.atAPeg(setUp), positions),
                 of(tuners, positions),
                 signs);
         for (LookOver.Stop stop : LookOver.stops(setUp)) {

@@ -92,6 +92,9 @@ class PegController {
         if (form.treatment() != null && !form.treatment().suits(form.signs())) {
             result.rejectValue("treatment", "peg.treatment.slips");
         }
+        if (form.treatment() != null && !PegTreatment.of(setUp.pegKind()).contains(form.treatment())) {
+            result.rejectValue("treatment", "peg.treatment.others");
+        }
         if (!setUp.positions().contains(position)) {
             throw new NotFoundException("peg " + position + " of " + id);
         }
@@ -141,7 +144,10 @@ class PegController {
             CollarTrend trend = new CollarTrend(instrument.collars().getOrDefault(position, List.of()), wood);
             cards.add(new Card(
                     position,
-                    ofPeg.isEmpty() ? List.of() : PegDiagnosis.of(signs, wood),
+                    instrument.setUp().pegKind(),
+                    ofPeg.isEmpty()
+                            ? List.of()
+                            : PegDiagnosis.of(signs, instrument.setUp().pegKind(), wood),
                     signs,
                     ofPeg,
                     instrument.collars().getOrDefault(position, List.of()),
@@ -178,6 +184,7 @@ class PegController {
      * What is known of one peg.
      *
      * @param position whose
+     * @param pegs what its string is wound on
      * @param diagnoses what the last look means, the worst first; nothing when nobody has looked
      * @param signs what was noticed at the last look
      * @param looks every look, the latest first
@@ -189,6 +196,7 @@ class PegController {
      */
     record Card(
             Position position,
+            PegKind pegs,
             List<PegDiagnosis> diagnoses,
             Set<PegSign> signs,
             List<PegLook> looks,
@@ -196,7 +204,14 @@ class PegController {
             @Nullable Figure pace,
             @Nullable Double holeOpensMmPerYear,
             @Nullable LocalDate runsOutOn,
-            @Nullable CollarChart chart) {}
+            @Nullable CollarChart chart) {
+
+        /** {@return the key of what is to be done about it} */
+        public String cure(PegDiagnosis diagnosis) {
+            boolean turns = diagnosis == PegDiagnosis.SLIPPING || diagnosis == PegDiagnosis.STICKING;
+            return "diagnosis." + diagnosis + (turns && !pegs.holdsByFriction() ? ".gears" : ".do");
+        }
+    }
 
     /**
      * What is typed on a card.
@@ -232,13 +247,13 @@ class PegController {
     record PegPage(Instrument instrument, List<Card> cards, Map<Position, LookForm> forms, Optional<Position> typedAt) {
 
         /** {@return what can be noticed of a peg} */
-        public PegSign[] signs() {
-            return PegSign.values();
+        public Set<PegSign> signs() {
+            return PegSign.of(instrument.setUp().pegKind());
         }
 
         /** {@return what can be done to it} */
-        public PegTreatment[] treatments() {
-            return PegTreatment.values();
+        public List<PegTreatment> treatments() {
+            return PegTreatment.of(instrument.setUp().pegKind());
         }
 
         /** {@return what it can be made of} */
@@ -248,7 +263,7 @@ class PegController {
 
         /** {@return whether the pegs are of wood} */
         public boolean wooden() {
-            return instrument.setUp().pegKind() == PegKind.TAPERED_WOOD;
+            return instrument.setUp().pegKind().holdsByFriction();
         }
     }
 }

@@ -47,6 +47,11 @@ record WorkPage(
                     .toList();
         }
 
+        /** {@return the key of what such work is for} */
+        public String why(PlanKind kind) {
+            return "work." + kind + (kind == PlanKind.PEG_SERVICE && !friction() ? ".gears" : ".why");
+        }
+
         public PegCondition[] pegConditions() {
             return PegCondition.values();
         }

@@ -4,7 +4,7 @@ package rosinedpeg.web.week;
 public enum WishKind {
     /** New strings. */
     STRINGS,
-    /** Pegs drawn, cleaned and treated. */
+    /** Pegs drawn, cleaned and treated, or gears seen to. */
     PEG_SERVICE,
     /** Anything else, with its minutes. */
     OTHER
