@@ -40,6 +40,7 @@ import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -170,7 +171,7 @@ class ChangePlannerTest {
     void everyOrderChangesEachChosenStringOnceAndEndsWithAllAtPitch(Schools.Begin begin) {
         Schools schools = Schools.USUAL
                 .with(Schools.Off.ONE_AT_A_TIME, begin)
-                .with(Schools.FirstEnd.TAIL_FIRST, Lock.STRAIGHT_TO_WALL, Wall.WOUND_TO_WALL)
+                .with(Schools.FirstEnd.TAIL_FIRST, Lock.STRAIGHT_TO_WALL, Schools.AtWall.WOUND_TO_WALL)
                 .with(Schools.OldStrings.NOT_KEPT);
         ChangePlan plan =
                 ChangePlanner.plan(Examples.request(schools, Set.of(I, II, III, IV), Map.of(IV, Set.of(III))));
@@ -220,7 +221,8 @@ class ChangePlannerTest {
         assertThatThrownBy(() ->
                         Examples.request(Schools.USUAL, Set.of(II), Map.of()).withBroken(Set.of(I)))
                 .hasMessageContaining("broken are [I]");
-        Schools knot = Schools.USUAL.with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Wall.SMALL_GAP);
+        Schools knot =
+                Schools.USUAL.with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Schools.AtWall.SMALL_GAP);
         assertThatThrownBy(() -> Examples.request(knot, Set.of(II), Map.of()))
                 .hasMessageContaining("must be on a BASS");
     }
@@ -306,7 +308,7 @@ class ChangePlannerTest {
     @Test
     void bassKnotsFeltsAndTipsFollowTheSchool() {
         Schools schools = Schools.usual(Family.BASS)
-                .with(Schools.FirstEnd.TAIL_FIRST, Lock.ROUND_STANDING_PART, Wall.SMALL_GAP)
+                .with(Schools.FirstEnd.TAIL_FIRST, Lock.ROUND_STANDING_PART, Schools.AtWall.SMALL_GAP)
                 .with(Way.UNDER, Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF);
         ChangePlan plan = change(Family.BASS, schools);
         assertThat(plan.windingOf(IV))
@@ -315,10 +317,26 @@ class ChangePlannerTest {
         assertThat(kinds(plan))
                 .contains(StepKind.LOCK_ROUND_STANDING_PART, StepKind.WIND_UNDER, StepKind.WIND_BY_CRANK)
                 .doesNotContain(StepKind.FIT_FELT, StepKind.TRIM_TIP);
-        Schools knotted = schools.with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Wall.SMALL_GAP);
+        Schools knotted = schools.with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Schools.AtWall.SMALL_GAP);
         assertThat(kinds(change(Family.BASS, knotted))).contains(StepKind.LOCK_TWICE_THROUGH_HOLE);
-        assertThat(Schools.wallFor(PegCondition.SLIPS)).isEqualTo(Wall.WOUND_TO_WALL);
-        assertThat(Schools.wallFor(PegCondition.FITS)).isEqualTo(Wall.SMALL_GAP);
+    }
+
+    /** The wall pushes a slipping peg in; the hole of one that fits it would wear, and gears are not pushed. */
+    @ParameterizedTest
+    @CsvSource({
+        "TAPERED_WOOD, SLIPS, BY_ITS_PEG, WOUND_TO_WALL",
+        "TAPERED_WOOD, STICKS, BY_ITS_PEG, SMALL_GAP",
+        "GEARED, SLIPS, BY_ITS_PEG, SMALL_GAP",
+        "TAPERED_WOOD, SLIPS, SMALL_GAP, SMALL_GAP",
+        "TAPERED_WOOD, FITS, WOUND_TO_WALL, WOUND_TO_WALL"
+    })
+    void aStringIsWoundToTheWallWhereItsPegSlips(PegKind pegs, PegCondition peg, Schools.AtWall school, Wall expected) {
+        SetUp setUp = Examples.with(pegs, Examples.VIOLIN);
+        Map<Position, StringSpec> set = Examples.violinSet();
+        Schools schools = Schools.USUAL.with(Schools.FirstEnd.TAIL_FIRST, Lock.STRAIGHT_TO_WALL, school);
+        ChangeRequest request = ChangeRequest.usual(setUp, set, set).by(schools).withPegs(Map.of(II, peg));
+        assertThat(request.winding(II).wall()).isEqualTo(expected);
+        assertThat(ChangePlanner.plan(request).windingOf(II).wall()).isEqualTo(expected);
     }
 
     @Test

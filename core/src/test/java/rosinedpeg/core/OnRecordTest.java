@@ -150,7 +150,7 @@ class OnRecordTest {
                         Stream.of(Lock.values())
                                 .filter(lock -> bass || !lock.forBassOnly())
                                 .map(lock -> schools.with(atPeg.firstEnd(), lock, atPeg.wall())),
-                        Stream.of(schools.with(atPeg.firstEnd(), atPeg.lock(), Wall.WOUND_TO_WALL)),
+                        Stream.of(schools.with(atPeg.firstEnd(), atPeg.lock(), Schools.AtWall.WOUND_TO_WALL)),
                         Stream.of(Schools.Treatment.values()).map(schools::with),
                         Stream.of(schools.with(Way.UNDER, Schools.SpareTip.WRAPPED, Schools.Felts.LEFT_OFF)),
                         Stream.of(schools.with(

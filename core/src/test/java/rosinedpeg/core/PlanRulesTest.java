@@ -360,7 +360,7 @@ class PlanRulesTest {
     @Test
     void tailFirstIsHungAndThenWoundWhole() {
         ChangePlan plan = ChangePlanner.plan(Examples.request(
-                Schools.USUAL.with(Schools.FirstEnd.TAIL_FIRST, Lock.FAR_SIDE_THEN_CROSS, Wall.SMALL_GAP),
+                Schools.USUAL.with(Schools.FirstEnd.TAIL_FIRST, Lock.FAR_SIDE_THEN_CROSS, Schools.AtWall.SMALL_GAP),
                 Set.of(II),
                 Map.of()));
         assertThat(kinds(plan))
@@ -373,7 +373,8 @@ class PlanRulesTest {
     /** It leans on the wall only where the turns reach it; how far they do not is said. */
     @Test
     void windsToTheWallOnlyWhereItReaches() {
-        Schools toWall = Schools.USUAL.with(Schools.FirstEnd.PEG_FIRST, Lock.FAR_SIDE_THEN_CROSS, Wall.WOUND_TO_WALL);
+        Schools toWall =
+                Schools.USUAL.with(Schools.FirstEnd.PEG_FIRST, Lock.FAR_SIDE_THEN_CROSS, Schools.AtWall.WOUND_TO_WALL);
         Map<Position, StringSpec> set = Examples.violinSet();
         StringSpec lowest = set.get(IV);
         StringSpec longer = Examples.with(lowest, lowest.core(), lowest.totalLengthMm() + 50);
@@ -533,8 +534,8 @@ class PlanRulesTest {
                         StepKind.RAISE_ALL);
         SetUp bass = Examples.instrument(Family.BASS);
         Map<Position, StringSpec> set = Examples.set(bass);
-        Schools knotted =
-                Schools.usual(Family.BASS).with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Wall.SMALL_GAP);
+        Schools knotted = Schools.usual(Family.BASS)
+                .with(Schools.FirstEnd.PEG_FIRST, Lock.TWICE_THROUGH_HOLE, Schools.AtWall.SMALL_GAP);
         ChangeRequest request = ChangeRequest.usual(bass, set, Map.of(III, set.get(III)));
         assertThat(first(ChangePlanner.plan(request.by(knotted)), StepKind.BRING_UP)
                         .cautions())

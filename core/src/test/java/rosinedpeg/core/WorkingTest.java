@@ -53,7 +53,6 @@ import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Turns;
-import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.WindingChoice;
 import rosinedpeg.core.working.CollarFigure;
 import rosinedpeg.core.working.CollarGrounds;
@@ -328,7 +327,7 @@ class WorkingTest {
             for (Schools.FirstEnd end : Schools.FirstEnd.values()) {
                 ChangePlan plan = ChangePlanner.plan(ChangeRequest.usual(setUp, set, set)
                         .by(Examples.together()
-                                .with(end, Lock.FAR_SIDE_THEN_CROSS, Wall.WOUND_TO_WALL)
+                                .with(end, Lock.FAR_SIDE_THEN_CROSS, Schools.AtWall.WOUND_TO_WALL)
                                 .with(Schools.Stance.HAIR_BACKWARDS, Schools.Raising.values()[0])));
                 for (Step step : plan.steps()) {
                     InstrumentGrounds grounds = InstrumentGrounds.of(setUp, set);

@@ -164,6 +164,7 @@ class WordsTest {
         add(wanted, "school.begin.", Schools.Begin.values(), "", ".why");
         add(wanted, "school.firstEnd.", Schools.FirstEnd.values(), "", ".why");
         add(wanted, "school.lock.", Lock.values(), "", ".why");
+        add(wanted, "school.wall.", Schools.AtWall.values(), "", ".why");
         add(wanted, "school.wall.", Wall.values(), "", ".why");
         add(wanted, "school.treatment.", Schools.Treatment.values(), "", ".why");
         add(wanted, "school.lowestWay.", Way.values(), "", ".why");

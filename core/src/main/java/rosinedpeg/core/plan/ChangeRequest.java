@@ -105,15 +105,12 @@ public record ChangeRequest(
     public static Map<Position, Set<Position>> covering(
             SetUp setUp, Map<Position, StringSpec> strings, Schools schools) {
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
-        setUp.positions().forEach(position -> choices.put(position, winding(setUp, schools, position)));
+        setUp.positions()
+                .forEach(position -> choices.put(position, schools.winding(setUp, position, PegCondition.FITS)));
         StrungPegbox pegbox = new StrungPegbox(setUp, strings, choices);
         Map<Position, Set<Position>> covering = new EnumMap<>(Position.class);
         strings.keySet().forEach(position -> covering.put(position, pegbox.coveredBy(position)));
         return covering;
-    }
-
-    static WindingChoice winding(SetUp setUp, Schools schools, Position position) {
-        return schools.winding(setUp.isLowest(position) && setUp.family() == Family.BASS);
     }
 
     private static Map<Position, Set<Position>> copy(Map<Position, Set<Position>> covering) {
@@ -135,7 +132,7 @@ public record ChangeRequest(
 
     /** {@return how a string is wound} */
     public WindingChoice winding(Position position) {
-        return winding(setUp, schools, position);
+        return schools.winding(setUp, position, peg(position));
     }
 
     /** {@return the same request by other schools} */

@@ -214,7 +214,7 @@ public final class RepairPlanner {
                         position.in(covering),
                         () -> steps.servicePeg(
                                 position.in(strings),
-                                ChangeRequest.winding(setUp, schools, position),
+                                schools.winding(setUp, position, pegs.get(position)),
                                 pegs.get(position)));
             }
         }

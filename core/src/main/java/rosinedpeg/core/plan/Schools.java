@@ -4,6 +4,9 @@ import static java.util.Objects.requireNonNull;
 
 import java.util.Set;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.HoleSide;
 import rosinedpeg.core.winding.Lock;
 import rosinedpeg.core.winding.Wall;
@@ -44,7 +47,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
      * @param lock how the tip is held
      * @param wall what the winding does at the pegbox wall
      */
-    public record AtPeg(FirstEnd firstEnd, Lock lock, Wall wall) {
+    public record AtPeg(FirstEnd firstEnd, Lock lock, AtWall wall) {
 
         /** Checks that all are chosen. */
         public AtPeg {
@@ -116,6 +119,25 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
         TAIL_FIRST
     }
 
+    /** What the winding does at the pegbox wall. */
+    public enum AtWall {
+        /** Up to it where a tapered peg slips; elsewhere a small gap. */
+        BY_ITS_PEG,
+        /** The last turn leans on it and pushes a slipping peg in. */
+        WOUND_TO_WALL,
+        /** On a well-fitted peg the wall's pressure would wear the hole; gears it would only rub. */
+        SMALL_GAP;
+
+        private Wall of(PegKind pegs, PegCondition peg) {
+            return switch (this) {
+                case BY_ITS_PEG ->
+                    pegs.holdsByFriction() && peg == PegCondition.SLIPS ? Wall.WOUND_TO_WALL : Wall.SMALL_GAP;
+                case WOUND_TO_WALL -> Wall.WOUND_TO_WALL;
+                case SMALL_GAP -> Wall.SMALL_GAP;
+            };
+        }
+    }
+
     /** What pegs are treated with. */
     public enum Treatment {
         COMPOUND,
@@ -169,7 +191,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
     /** The usual choices for violin, viola and cello. */
     public static final Schools USUAL = new Schools(
             new Order(Off.ONE_AT_A_TIME, Begin.INNER_FIRST),
-            new AtPeg(FirstEnd.PEG_FIRST, Lock.FAR_SIDE_THEN_CROSS, Wall.SMALL_GAP),
+            new AtPeg(FirstEnd.PEG_FIRST, Lock.FAR_SIDE_THEN_CROSS, AtWall.BY_ITS_PEG),
             Treatment.COMPOUND,
             new Bass(Way.OVER_THE_TOP, SpareTip.TRIMMED_BEFORE_FITTING, Felts.FITTED),
             new Bridge(Stance.SQUARE, Raising.EQUAL_ROUNDS, Evening.LEFT_ALONE),
@@ -215,7 +237,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
     }
 
     /** {@return the same choices, but winding so} */
-    public Schools with(FirstEnd firstEnd, Lock lock, Wall wall) {
+    public Schools with(FirstEnd firstEnd, Lock lock, AtWall wall) {
         return new Schools(order, new AtPeg(firstEnd, lock, wall), treatment, bass, bridge, oldStrings);
     }
 
@@ -245,15 +267,20 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
         return new Schools(order, atPeg, treatment, bass, bridge, other);
     }
 
-    /** {@return how strings are wound by these choices; {@code lowestOfBass} for the lowest string of a bass} */
-    public WindingChoice winding(boolean lowestOfBass) {
+    /**
+     * How a string is wound by these choices.
+     *
+     * @param setUp the instrument's
+     * @param position the string
+     * @param peg how its peg behaves
+     * @return lock, wall and way round the shaft; only the lowest string of a bass may go under it
+     */
+    WindingChoice winding(SetUp setUp, Position position, PegCondition peg) {
+        boolean lowestOfBass = setUp.family() == Family.BASS && setUp.isLowest(position);
         return new WindingChoice(
-                atPeg.lock(), atPeg.wall(), lowestOfBass ? bass.lowestWay() : Way.OVER_THE_TOP, HoleSide.KNOB_SIDE);
-    }
-
-    /** {@return what suits a peg at the wall: only a slipping one is wound up to it, on a fitting one it wears the hole} */
-    public static Wall wallFor(PegCondition peg) {
-        requireNonNull(peg, "peg");
-        return peg == PegCondition.SLIPS ? Wall.WOUND_TO_WALL : Wall.SMALL_GAP;
+                atPeg.lock(),
+                atPeg.wall().of(setUp.pegKind(), peg),
+                lowestOfBass ? bass.lowestWay() : Way.OVER_THE_TOP,
+                HoleSide.KNOB_SIDE);
     }
 }

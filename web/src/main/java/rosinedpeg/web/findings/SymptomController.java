@@ -43,14 +43,17 @@ class SymptomController {
             Model model) {
         Instrument instrument = instruments.get(id);
         Place pointedAt = symptom == null ? place : symptom.place();
+        List<Symptom> symptoms = Symptom.of(instrument.setUp());
+        Map<Place, InstrumentDrawing.Ring> places = InstrumentDrawing.places(instrument.setUp());
+        places.keySet().retainAll(symptoms.stream().map(Symptom::place).toList());
         Page.lay(
                 new SymptomPage(
                         instrument,
                         drawing(instrument),
-                        InstrumentDrawing.places(instrument.setUp()),
+                        places,
                         Optional.ofNullable(pointedAt),
                         // What is done at the place that was pointed at stands first.
-                        Symptom.of(instrument.setUp()).stream()
+                        symptoms.stream()
                                 .sorted(Comparator.comparing(one -> one.place() != pointedAt))
                                 .toList(),
                         Optional.ofNullable(symptom),

@@ -10,7 +10,6 @@ import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.Lock;
-import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.kinds.StringKind;
@@ -72,8 +71,8 @@ record PlanChoices(SetUp setUp, Map<Position, List<StringKind>> offered, Map<Pos
         return Lock.of(setUp.family());
     }
 
-    public Wall[] walls() {
-        return Wall.values();
+    public Schools.AtWall[] walls() {
+        return Schools.AtWall.values();
     }
 
     public Schools.Treatment[] treatments() {

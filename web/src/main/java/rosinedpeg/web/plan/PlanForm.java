@@ -10,7 +10,6 @@ import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.winding.Lock;
-import rosinedpeg.core.winding.Wall;
 import rosinedpeg.core.winding.Way;
 import rosinedpeg.web.bench.Reason;
 import rosinedpeg.web.instrument.Instrument;
@@ -28,7 +27,7 @@ class PlanForm extends RunStartForm {
     private Schools.Begin begin = Schools.USUAL.order().begin();
     private Schools.FirstEnd firstEnd = Schools.USUAL.atPeg().firstEnd();
     private Lock lock = Schools.USUAL.atPeg().lock();
-    private Wall wall = Schools.USUAL.atPeg().wall();
+    private Schools.AtWall wall = Schools.USUAL.atPeg().wall();
     private Schools.Treatment treatment = Schools.USUAL.treatment();
     private Way lowestWay = Schools.USUAL.bass().lowestWay();
     private Schools.SpareTip spareTip = Schools.USUAL.bass().spareTip();
@@ -155,11 +154,11 @@ class PlanForm extends RunStartForm {
         this.lock = lock;
     }
 
-    public Wall getWall() {
+    public Schools.AtWall getWall() {
         return wall;
     }
 
-    public void setWall(Wall wall) {
+    public void setWall(Schools.AtWall wall) {
         this.wall = wall;
     }
 
