@@ -5,11 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
@@ -23,7 +20,6 @@ import rosinedpeg.core.dates.SafeChange;
 import rosinedpeg.core.dates.SafeChange.Performance;
 import rosinedpeg.core.settling.SettlingForecast;
 import rosinedpeg.core.settling.Steadiness;
-import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.wear.Life;
 
@@ -61,21 +57,22 @@ class ChangeWindowTest {
         assertThat(busier.earliest()).isBeforeOrEqualTo(busier.latest());
     }
 
+    /** Steel settles soonest: last it costs nothing, first it lets the others begin no later. */
     @Test
-    void oneADayIsInTimeAndADayApart() {
-        Map<Position, ChangeWindow> windows = new EnumMap<>(Position.class);
-        windows.put(Position.I, window(StringCore.PLAIN_STEEL, 10));
-        windows.put(Position.II, window(StringCore.SYNTHETIC, 10));
-        windows.put(Position.III, window(StringCore.SYNTHETIC, 10));
-        Map<Position, Instant> days = ChangeWindow.onePerDay(windows);
-        days.forEach(
-                (position, day) -> assertThat(windows.get(position).inTime(day)).isTrue());
-        List<Instant> sorted = new ArrayList<>(days.values());
-        sorted.sort(null);
-        for (int i = 1; i < sorted.size(); i++) {
-            assertThat(Duration.between(sorted.get(i - 1), sorted.get(i))).isGreaterThanOrEqualTo(Duration.ofDays(1));
+    void oneADayTheStringThatSettlesLongestDecidesWhenToBegin() {
+        List<ChangeWindow> inOrder = List.of(
+                window(StringCore.SYNTHETIC, 10), window(StringCore.GUT, 10), window(StringCore.PLAIN_STEEL, 10));
+        Instant begin = IntStream.range(0, 3)
+                .mapToObj(day -> inOrder.get(day).ofWorkBegun(day).latest())
+                .min(Comparator.naturalOrder())
+                .orElseThrow();
+        assertThat(begin).isEqualTo(inOrder.get(1).latest().minus(Duration.ofDays(1)));
+        for (int day = 0; day < 3; day++) {
+            assertThat(inOrder.get(day).inTime(begin.plus(Duration.ofDays(day))))
+                    .isTrue();
         }
-        assertThat(days.get(Position.I)).as("what settles soonest goes last").isEqualTo(sorted.get(2));
+        assertThat(inOrder.get(1).inTime(begin.plus(Duration.ofDays(1)).plusSeconds(1)))
+                .isFalse();
     }
 
     /** Against every hour of the weeks before, tried one by one. */

@@ -29,6 +29,7 @@ import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
 import rosinedpeg.core.bridge.BridgePlace;
@@ -56,8 +57,10 @@ import rosinedpeg.core.rounds.Coupling;
 import rosinedpeg.core.rounds.TunedString;
 import rosinedpeg.core.rounds.TuningRounds;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.OtherTuning;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.Tuning;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -384,14 +387,22 @@ class InstrumentPartsTest {
         assertThatThrownBy(() -> set.get(Position.I).centsToBreaking(0)).hasMessageContaining("tensions are 0.0");
     }
 
+    @ParameterizedTest
+    @EnumSource(OtherTuning.class)
+    void ordinaryTuningsMayBe(OtherTuning tuning) {
+        assertThat(Tuning.fault(tuning.family(), tuning.openStrings())).isEmpty();
+        assertThat(tuning.openStrings()).isNotEqualTo(tuning.family().openStrings());
+        assertThat(OtherTuning.of(tuning.family(), tuning.openStrings().size())).contains(tuning);
+    }
+
     @Test
     void soloTuningIsOneToneUpAndPullsHarder() {
         SetUp bass = Examples.instrument(Family.BASS);
-        SetUp solo = bass.tuned(Family.BASS.soloStrings(), bass.referenceA());
-        assertThat(solo.openStrings()).extracting(Pitch::spelling).containsExactly("A2", "E2", "B1", "F♯1");
+        SetUp solo = bass.tuned(OtherTuning.BASS_SOLO.openStrings(), bass.referenceA());
+        assertThat(solo.openStrings())
+                .isEqualTo(bass.openStrings().stream().map(pitch -> pitch.up(2)).toList());
         StringSpec string = Examples.string(bass, Position.I);
         assertThat(solo.tensionN(string) / bass.tensionN(string)).isCloseTo(Math.pow(2, 4 / 12.0), within(1e-9));
-        assertThat(Family.CELLO.soloStrings()).isEqualTo(Family.CELLO.openStrings());
         SetUp low = bass.tuned(bass.openStrings(), new ReferenceA(415));
         assertThat(low.tensionN(string)).isLessThan(bass.tensionN(string));
     }

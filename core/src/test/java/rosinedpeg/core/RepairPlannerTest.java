@@ -238,7 +238,14 @@ class RepairPlannerTest {
                         LOCK_FAR_SIDE_THEN_CROSS IV, WIND_FIRST_PART IV, HANG_TAIL_END IV, DRAW_BALL_INTO_CHANNEL IV,
                         WIND_BY_CRANK IV, SEAT_IN_GROOVES IV, PRESS_INTO_BENDS IV, CLOSE_UP_TURNS IV, BRING_UP IV,
                         CHECK_BRIDGE IV, RETURN_NEIGHBOUR III, CHECK_BRIDGE III,
-                        TUNING_ROUND, LAST_BRIDGE_CHECK, CHECK_FINE_TUNERS, RECORD"""));
+                        TUNING_ROUND, LAST_BRIDGE_CHECK, RECORD"""),
+                Arguments.of(
+                        new RepairPlanner(bass, set, Schools.usual(Family.BASS), Particulars.USUAL)
+                                .pegService(Map.of(I, PegCondition.STICKS, IV, PegCondition.SLIPS)),
+                        """
+                        LOOK_OVER, TUNE_AND_STRAIGHTEN, WASH_HANDS, LAY_ON_BACK_AND_BLOCK, MARK_BRIDGE,
+                        TEST_MACHINE_DIRECTION I, LOOK_AT_GEARS I, TEST_MACHINE_DIRECTION IV, LOOK_AT_GEARS IV,
+                        TUNING_ROUND, LAST_BRIDGE_CHECK, RECORD"""));
     }
 
     @Test

@@ -4,14 +4,11 @@ import static java.util.Objects.requireNonNull;
 
 import java.time.Duration;
 import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import rosinedpeg.core.settling.SettlingFit;
 import rosinedpeg.core.settling.Steadiness;
-import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.core.wear.Wear;
@@ -108,27 +105,17 @@ public record ChangeWindow(Instant earliest, Instant latest) {
     }
 
     /**
-     * The same changes spread over days, one string a day, each still in time: the one that has to be done first goes
-     * first, and nothing is done earlier than it must be.
+     * The window of work in which one string goes on a day, and this one some days after the first.
      *
-     * @param windows the window of every string to change
-     * @return when each is to be changed at the latest, at least a day apart
+     * @param days how many days after, 0 or more
+     * @return from when and until when the first string may be changed, as far as this one is asked
+     * @throws IllegalArgumentException when the days are negative
      */
-    public static Map<Position, Instant> onePerDay(Map<Position, ChangeWindow> windows) {
-        List<Map.Entry<Position, ChangeWindow>> latestFirst = new ArrayList<>(windows.entrySet());
-        latestFirst.sort(Comparator.comparing((Map.Entry<Position, ChangeWindow> entry) ->
-                        entry.getValue().latest())
-                .reversed()
-                .thenComparing(Map.Entry::getKey));
-        Map<Position, Instant> days = new EnumMap<>(Position.class);
-        Instant next = Instant.MAX;
-        for (Map.Entry<Position, ChangeWindow> entry : latestFirst) {
-            Instant latest = entry.getValue().latest();
-            Instant moment = latest.isBefore(next) ? latest : next;
-            days.put(entry.getKey(), moment);
-            next = moment.minus(Duration.ofDays(1));
+    public ChangeWindow ofWorkBegun(int days) {
+        if (days < 0) {
+            throw new IllegalArgumentException("days is " + days + "; it must be 0 or more");
         }
-        return days;
+        return new ChangeWindow(earliest.minus(Duration.ofDays(days)), latest.minus(Duration.ofDays(days)));
     }
 
     private static Duration hours(double hours) {

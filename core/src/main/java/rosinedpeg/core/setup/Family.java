@@ -1,8 +1,10 @@
 package rosinedpeg.core.setup;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
 import rosinedpeg.core.pitch.Pitch;
+import rosinedpeg.core.strings.Position;
 
 /** The four families. */
 public enum Family {
@@ -22,14 +24,14 @@ public enum Family {
         return openStrings;
     }
 
-    /** {@return the solo tuning where the family has one, else the usual strings: a bass is tuned one tone up} */
-    public List<Pitch> soloStrings() {
-        return this == BASS ? openStrings.stream().map(pitch -> pitch.up(2)).toList() : openStrings;
-    }
-
     /** {@return what strings are wound on, unless the instrument says otherwise} */
     public PegKind usualPegs() {
         return this == BASS ? PegKind.MACHINE_HEAD : PegKind.TAPERED_WOOD;
+    }
+
+    /** {@return what its strings hang on, unless the instrument says otherwise: a fine tuner for a ball on I, none on a bass} */
+    public Map<Position, TailEnd> usualTailEnds() {
+        return this == BASS ? Map.of() : Map.of(Position.I, TailEnd.FORK_TUNER);
     }
 
     /** {@return whether the instrument is rested on the lap; the others lie flat on their back} */

@@ -96,7 +96,7 @@ public record SetUp(
                 size.family().usualPegs());
     }
 
-    /** {@return an instrument of that size with nothing measured, a fine tuner for a ball on I} */
+    /** {@return an instrument of that size with nothing measured, everything as is usual in its family} */
     public static SetUp unmeasured(Size size) {
         return new SetUp(
                 size,
@@ -104,7 +104,7 @@ public record SetUp(
                 ReferenceA.STANDARD,
                 size.family().openStrings(),
                 Map.of(),
-                Map.of(Position.I, TailEnd.FORK_TUNER));
+                size.family().usualTailEnds());
     }
 
     /** {@return the family} */

@@ -2,6 +2,7 @@ package rosinedpeg.core.tailpiece;
 
 import static java.util.Objects.requireNonNull;
 
+import java.util.Optional;
 import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.figure.Unit;
 import rosinedpeg.core.setup.Family;
@@ -20,8 +21,7 @@ import rosinedpeg.core.setup.TailEnd;
  */
 public record TailpieceMass(Family family, double tailpieceG, int addedTuners, double tunerG) {
 
-    /** An added tuner takes about so much of the afterlength of its string on violin and viola: 5 to 8 mm. */
-    public static final double AFTERLENGTH_TAKEN_MM = 6.5;
+    private static final Range AFTERLENGTH_TAKEN = new Range(5, 8, Unit.MILLIMETRE);
 
     private static final double HEAVY = 1.3;
     private static final Range TAILPIECE = new Range(1, 2000, Unit.GRAM);
@@ -38,6 +38,12 @@ public record TailpieceMass(Family family, double tailpieceG, int addedTuners, d
         TAILPIECE.require("tailpieceG", tailpieceG);
         TUNERS.require("addedTuners", addedTuners);
         TUNER.require("tunerG", tunerG);
+    }
+
+    /** {@return about how much of its string's afterlength an added tuner takes; nothing known of cellos and basses} */
+    public static Optional<Range> afterlengthTaken(Family family) {
+        requireNonNull(family, "family");
+        return family == Family.VIOLIN || family == Family.VIOLA ? Optional.of(AFTERLENGTH_TAKEN) : Optional.empty();
     }
 
     /** {@return a usual tailpiece with so many usual tuners added; defaults of our own} */

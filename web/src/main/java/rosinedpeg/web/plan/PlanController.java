@@ -25,9 +25,12 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.fit.FitCheck;
+import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Schools;
+import rosinedpeg.core.plan.Step;
+import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -235,6 +238,7 @@ class PlanController {
         Optional<ChangeRequest> request = result.hasErrors() || wrongPosition
                 ? Optional.empty()
                 : Optional.of(request(instrument, form, replacements));
+        Optional<ChangePlan> planned = request.map(ChangePlanner::plan);
         boolean several = replacements.size() > 1;
         return new PlanPage(
                 instrument,
@@ -245,13 +249,27 @@ class PlanController {
                 fits,
                 several ? check.judgeTogether(replacements) : Optional.empty(),
                 drawer.of(instrument, chosen, ofFamily, form.getPackets()),
-                request.map(ChangePlanner::plan)
-                        .map(plan -> Course.of(
-                                plan, habits.kit(), chosen, pace.here(family, form.schools(), plan.minutes()))),
+                planned.map(plan ->
+                        Course.of(plan, habits.kit(), chosen, pace.here(family, form.schools(), plan.minutes()))),
                 request.filter(there -> several).map(this::comparison),
-                request.isEmpty()
-                        ? List.of()
-                        : OccasionAdvice.of(occasions.toCome(instrument.id()), instrument, chosen, clock.instant()));
+                planned.map(plan -> OccasionAdvice.of(
+                                occasions.toCome(instrument.id()),
+                                instrument,
+                                inOrder(plan, chosen),
+                                form.getOff() == Schools.Off.ONE_A_DAY,
+                                clock.instant()))
+                        .orElse(List.of()));
+    }
+
+    /** What goes on, in the order of the plan. */
+    private static Map<Position, StringKind> inOrder(ChangePlan plan, Map<Position, StringKind> chosen) {
+        Map<Position, StringKind> inOrder = new LinkedHashMap<>();
+        plan.steps().stream()
+                .filter(step -> step.kind() == StepKind.BRING_UP)
+                .map(Step::position)
+                .filter(chosen::containsKey)
+                .forEach(position -> inOrder.put(position, chosen.get(position)));
+        return inOrder;
     }
 
     /** What the form does not say, or says of another instrument, is as it is on this one. */

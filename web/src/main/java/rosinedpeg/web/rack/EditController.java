@@ -18,6 +18,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.core.setup.OtherTuning;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.wear.Demand;
@@ -230,7 +231,14 @@ class EditController {
      * @param demands how fresh its strings can have to be
      * @param neverUsed whether nothing was ever done with it
      */
-    record EditPage(Instrument instrument, List<Size> sizes, Demand[] demands, boolean neverUsed) {}
+    record EditPage(Instrument instrument, List<Size> sizes, Demand[] demands, boolean neverUsed) {
+
+        /** {@return what is ordinary beside the usual tuning, for so many strings as it has} */
+        public List<OtherTuning> tunings() {
+            SetUp setUp = instrument.setUp();
+            return OtherTuning.of(setUp.family(), setUp.positions().size());
+        }
+    }
 
     /**
      * The instruments that have left the rack.

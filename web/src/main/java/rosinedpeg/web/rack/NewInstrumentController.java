@@ -27,6 +27,7 @@ import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.pitch.ReferenceA;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.OtherTuning;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.Quantity;
@@ -129,7 +130,7 @@ class NewInstrumentController {
                 form.leftHanded(),
                 referenceA.orElseThrow(),
                 openStrings,
-                tailEnds(form, openStrings.size()),
+                tailEnds(form, size.orElseThrow(), openStrings.size()),
                 form.tunersBuiltIn(),
                 pegs(form, size.orElseThrow()),
                 hours.orElseThrow(),
@@ -193,9 +194,13 @@ class NewInstrumentController {
         return form.pegs() == null ? size.family().usualPegs() : form.pegs();
     }
 
-    private static List<TailEnd> tailEnds(InstrumentForm form, int strings) {
+    private static List<TailEnd> tailEnds(InstrumentForm form, Size size, int strings) {
         List<TailEnd> tailEnds = new ArrayList<>(Collections.nCopies(strings, form.otherTuners()));
-        tailEnds.set(0, form.firstTuner());
+        tailEnds.set(
+                0,
+                form.firstTuner() == null
+                        ? size.family().usualTailEnds().getOrDefault(Position.I, TailEnd.SLOT)
+                        : form.firstTuner());
         return tailEnds;
     }
 
@@ -225,6 +230,7 @@ class NewInstrumentController {
                 new NewPage(
                         sizes,
                         PegKind.values(),
+                        OtherTuning.values(),
                         Demand.values(),
                         TailEnd.values(),
                         UsualString.cores(size),
@@ -245,7 +251,7 @@ class NewInstrumentController {
      * @param referenceA its A, as typed
      * @param tuning its open strings, as typed; empty for the usual ones
      * @param pegs what it is wound on, where it is not what is usual in its family
-     * @param firstTuner what I hangs on
+     * @param firstTuner what I hangs on, where it is not what is usual in its family
      * @param otherTuners what the other strings hang on
      * @param tunersBuiltIn whether fine tuners are part of the tailpiece
      * @param strung what is on it: UNKNOWN, LATER, or the core of its set
@@ -262,7 +268,7 @@ class NewInstrumentController {
             String referenceA,
             String tuning,
             @Nullable PegKind pegs,
-            TailEnd firstTuner,
+            @Nullable TailEnd firstTuner,
             TailEnd otherTuners,
             Boolean tunersBuiltIn,
             String strung,
@@ -280,7 +286,6 @@ class NewInstrumentController {
             referenceA =
                     referenceA == null ? Say.number(CurrentWorkshop.referenceA().hertz(), 0) : referenceA;
             tuning = tuning == null ? "" : tuning;
-            firstTuner = firstTuner == null ? TailEnd.FORK_TUNER : firstTuner;
             otherTuners = otherTuners == null ? TailEnd.SLOT : otherTuners;
             tunersBuiltIn = Boolean.TRUE.equals(tunersBuiltIn);
             strung = strung == null ? UNKNOWN : strung;
@@ -296,6 +301,7 @@ class NewInstrumentController {
      *
      * @param sizes what there are
      * @param pegKinds what strings can be wound on
+     * @param tunings what is ordinary beside the usual tunings
      * @param demands how fresh they can have to be
      * @param tailEnds what strings can hang on
      * @param cores what sets for it are made of
@@ -307,6 +313,7 @@ class NewInstrumentController {
     record NewPage(
             List<Size> sizes,
             PegKind[] pegKinds,
+            OtherTuning[] tunings,
             Demand[] demands,
             TailEnd[] tailEnds,
             List<StringCore> cores,

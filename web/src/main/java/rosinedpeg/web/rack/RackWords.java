@@ -160,6 +160,11 @@ class RackWords {
         };
     }
 
+    /** {@return open strings as they are typed, from I down, as E5 A4 D4 G3} */
+    public String spelt(List<Pitch> openStrings) {
+        return openStrings.stream().map(Pitch::spelling).collect(Collectors.joining(" "));
+    }
+
     /** {@return the open strings of an instrument, from I down, as E A D G} */
     public String open(SetUp setUp) {
         return setUp.openStrings().stream().map(Pitch::letter).collect(Collectors.joining(" "));

@@ -12,6 +12,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.figure.Origin;
+import rosinedpeg.core.figure.Range;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
@@ -156,6 +157,11 @@ class TailpieceController {
         /** {@return how well its mass is known} */
         public Origin massOrigin() {
             return instrument.setUp().figure(Quantity.TAILPIECE_MASS).origin();
+        }
+
+        /** {@return what an added tuner takes of the afterlength, where that is known} */
+        public Optional<Range> afterlengthTaken() {
+            return TailpieceMass.afterlengthTaken(instrument.setUp().family());
         }
 
         /** {@return how far it is from the top} */
