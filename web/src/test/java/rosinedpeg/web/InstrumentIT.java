@@ -193,21 +193,41 @@ class InstrumentIT extends RunningApplication {
         return result.getResponse().getContentAsString();
     }
 
-    /** A tailpiece with four tuners of its own is chosen at once, and every page knows it. */
-    @Test
-    void hangsOnWhatWasChosen() throws Exception {
+    /** A tailpiece with four tuners of its own is chosen at once, and every page knows it; a bass has none that nobody named. */
+    @ParameterizedTest
+    @CsvSource({
+        "CELLO 3/4, FORK_TUNER, true, '{FORK_TUNER,FORK_TUNER,FORK_TUNER,FORK_TUNER}'",
+        "VIOLA 16, SLOT, false, '{FORK_TUNER,SLOT,SLOT,SLOT}'",
+        "BASS 3/4, SLOT, false, '{SLOT,SLOT,SLOT,SLOT}'"
+    })
+    void hangsOnWhatWasChosen(String size, String others, boolean builtIn, String kept) throws Exception {
         SignedIn keeper = stranger();
-        Map<String, String> form = Map.of(
-                "name", "School cello", "size", "CELLO 3/4", "otherTuners", "FORK_TUNER", "tunersBuiltIn", "true");
+        Map<String, String> form =
+                Map.of("name", "New", "size", size, "otherTuners", others, "tunersBuiltIn", String.valueOf(builtIn));
         assertThat(post(keeper, "/instruments/new", form)).hasStatus(302);
-        Map<String, Object> kept = database.sql(
-                        "select id, tail_ends::text, tuners_built_in from instrument" + " where workshop_id = ?")
+        assertThat(database.sql("select tail_ends::text, tuners_built_in from instrument where workshop_id = ?")
+                        .param(keeper.workshopId())
+                        .query()
+                        .singleRow())
+                .containsEntry("tail_ends", kept)
+                .containsEntry("tuners_built_in", builtIn);
+    }
+
+    /** What is suggested may be sent as it is spelt, and only what has as many strings is suggested later. */
+    @Test
+    void aTuningThatIsSuggestedIsTaken() throws Exception {
+        SignedIn keeper = stranger();
+        String solo = "A2 E2 B1 F♯1";
+        assertThat(page(keeper, "/instruments/new")).contains("value=\"" + solo + "\"", "C3 G2 D2 A1 E1");
+        assertThat(post(keeper, "/instruments/new", Map.of("name", "Solo", "size", "BASS 3/4", "tuning", solo)))
+                .hasStatus(302);
+        UUID soloist = database.sql("select id from instrument where workshop_id = ?")
                 .param(keeper.workshopId())
-                .query()
-                .singleRow();
-        assertThat(kept)
-                .containsEntry("tail_ends", "{FORK_TUNER,FORK_TUNER,FORK_TUNER,FORK_TUNER}")
-                .containsEntry("tuners_built_in", true);
+                .query(UUID.class)
+                .single();
+        assertThat(page(keeper, "/instruments/" + soloist + "/edit"))
+                .contains(solo, "solo: a tone up")
+                .doesNotContain("with a low B");
     }
 
     @Test

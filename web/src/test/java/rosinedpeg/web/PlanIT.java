@@ -13,6 +13,7 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
+import org.jsoup.Jsoup;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -67,6 +68,24 @@ class PlanIT extends InRequests {
         assertThat(page(newcomer, "/instruments/" + instrument("Pit 2 violin") + "/plan"))
                 .as("another family")
                 .containsPattern("value=\"COMPOUND\" checked");
+    }
+
+    /** The last of three goes on two days after the first: the day to begin is earlier than the day to change them all. */
+    @Test
+    void oneStringADayBeginsEarlier() throws Exception {
+        SignedIn newcomer = newcomer("days");
+        String plan = "/instruments/" + instrument("Pit 2 violin") + "/plan?strings=II&strings=III&strings=IV&off=";
+        String atOnce = page(newcomer, plan + "ONE_AT_A_TIME");
+        String days = page(newcomer, plan + "ONE_A_DAY");
+        assertThat(atOnce).contains("Change by").doesNotContain("Begin by");
+        assertThat(days).contains("Begin by", "one string a day in this order").doesNotContain("Change by");
+        assertThat(advised(days)).hasSameSizeAs(advised(atOnce)).doesNotContainAnyElementsOf(advised(atOnce));
+    }
+
+    private static List<String> advised(String page) {
+        return Jsoup.parse(page)
+                .select("td:has(span:matches(needs longest|least time)) > span:first-child")
+                .eachText();
     }
 
     @Test
