@@ -11,7 +11,6 @@ public enum Unit {
     KILOGRAM_PER_CUBIC_METRE("kg/m³"),
     DEGREE("°"),
     CENT("cents"),
-    CENT_PER_MILLIMETRE("cents/mm"),
     CENT_PER_DEGREE("cents/°"),
     HERTZ("Hz"),
     HOUR("h"),
