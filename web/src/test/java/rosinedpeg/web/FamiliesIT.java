@@ -113,7 +113,7 @@ class FamiliesIT extends InBrowser {
                 "Lay it on its back and block it",
                 "Set III aside",
                 "Which way does the machine of IV turn?",
-                "Let IV, E, down and off the post",
+                "Let IV, E, down and off the machine post",
                 "Felt washer on the ball of IV",
                 "Wind IV until its silk nears the nut",
                 "Draw the ball of IV up into its channel",

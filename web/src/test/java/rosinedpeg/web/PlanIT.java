@@ -136,7 +136,7 @@ class PlanIT extends InRequests {
     @ParameterizedTest
     @CsvSource({
         "Pit 9 cello, false, ONE_A_DAY, I, II, Rest until tomorrow",
-        "Pit 11 bass, false, PAIR_BY_SIDE, III, IV, 'Let IV, E, down and off the post'",
+        "Pit 11 bass, false, PAIR_BY_SIDE, III, IV, 'Let IV, E, down and off the machine post'",
         "Pit 3 violin, true, ONE_AT_A_TIME, I, III, 'Let III, D, down and off the peg'",
         "Pit 11 bass, true, ONE_AT_A_TIME, I, IV, Which way does the machine of IV turn?"
     })
