@@ -112,6 +112,13 @@ class WordsTest {
                         .filter(kind -> kind != FindingKind.POST_LET_GO && kind != FindingKind.BASS_FOOT_LIFTS)
                         .toArray(FindingKind[]::new),
                 ".short");
+        add(
+                wanted,
+                "worn.",
+                Arrays.stream(FindingKind.values())
+                        .filter(kind -> kind.part() == FindingKind.Part.PEGS || kind.part() == FindingKind.Part.PEGBOX)
+                        .toArray(FindingKind[]::new),
+                "");
         add(wanted, "material.", Material.values(), "");
         add(wanted, "stepFigure.", StepFigure.values(), "");
         add(wanted, "pitch.", PitchJudgement.values(), "");
