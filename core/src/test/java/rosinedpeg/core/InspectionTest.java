@@ -47,6 +47,9 @@ class InspectionTest {
 
     private static final LocalDate TODAY = LocalDate.of(2026, 3, 1);
 
+    private static final List<Collar> CLOSING_IN =
+            List.of(new Collar(TODAY.minusYears(2), 5), new Collar(TODAY.minusYears(1), 3.2), new Collar(TODAY, 1.6));
+
     private static SetUp measured(SetUp setUp, String measurements) {
         return setUp.measured(Arrays.stream(measurements.trim().split("\\s+"))
                 .map(one -> one.split("="))
@@ -121,13 +124,15 @@ class InspectionTest {
         assertThat(Inspection.beforeWork(violin(measurements), TODAY).isEmpty()).isEqualTo(!before);
     }
 
+    /** With a collar that would come to the wall before long where the peg is tapered. */
     private static Condition peg(PegKind pegs, PegSign sign) {
+        List<Collar> collars = pegs == PegKind.TAPERED_WOOD ? List.of() : CLOSING_IN;
         return new Condition(
                 Examples.with(pegs, Examples.VIOLIN),
                 Examples.violinSet(),
                 Map.of(),
                 Map.of(Position.II, Set.of(sign)),
-                Map.of(),
+                Map.of(Position.II, collars),
                 false,
                 false,
                 false,
@@ -165,14 +170,12 @@ class InspectionTest {
         wear.put(Position.I, WearState.CHANGE_NOW);
         wear.put(Position.II, WearState.DUE);
         wear.put(Position.III, WearState.AGE_UNKNOWN);
-        List<Collar> collars = List.of(
-                new Collar(TODAY.minusYears(2), 5), new Collar(TODAY.minusYears(1), 3.2), new Collar(TODAY, 1.6));
         List<Finding> found = inspect(new Condition(
                 measured(Examples.VIOLIN, "BRIDGE_GAP=2 BRIDGE_GROOVE_DEPTH_I=0.1"),
                 Examples.violinSet(),
                 wear,
                 Map.of(),
-                Map.of(Position.IV, collars),
+                Map.of(Position.IV, CLOSING_IN),
                 true,
                 true,
                 false,

@@ -524,6 +524,9 @@ class PlanRulesTest {
                 .allMatch(step -> step.cautions().contains(Caution.PENCIL_SLIPS));
         assertThat(violin.owed()).as("a synthetic string, tapered pegs").containsExactly(StepKind.SET_PEG_ANGLES);
         assertThat(Examples.plan(I).owed()).isEmpty();
+        assertThat(plan(6, Examples.with(PegKind.GEARED, Examples.VIOLIN), 0b11).owed())
+                .as("gears are not drawn for a better angle")
+                .isEmpty();
         assertThat(kinds(plan(1, Family.VIOLA, 0, false, 1)))
                 .containsSubsequence(
                         StepKind.UNHOOK_IN_ORDER,

@@ -289,7 +289,8 @@ public final class Inspection {
         }
         CollarTrend trend = new CollarTrend(condition.collars().getOrDefault(position, List.of()), wood);
         trend.monthsLeft(today)
-                .filter(months -> months <= COLLAR_WARNING_MONTHS)
+                // Gears do not move in: what is logged is of the pegs before them.
+                .filter(months -> friction && months <= COLLAR_WARNING_MONTHS)
                 .ifPresent(months -> refer(
                         position,
                         FindingKind.COLLAR_RUNS_OUT,

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
-import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 
@@ -86,13 +85,14 @@ public final class ChangePlanner {
         }
     }
 
-    /** Synthetic strings draw a lot of length in before they hold: only then the pegs come to where the hand wants them. */
+    /**
+     * Synthetic strings draw a lot of length in before they hold: only then the pegs come to where the hand wants them. Gears are not
+     * drawn for that.
+     */
     private static List<StepKind> laterOn(ChangeRequest request) {
         boolean synthetic =
                 request.replacements().values().stream().anyMatch(string -> string.core() == StringCore.SYNTHETIC);
-        return synthetic && request.setUp().pegKind() != PegKind.MACHINE_HEAD
-                ? List.of(StepKind.SET_PEG_ANGLES)
-                : List.of();
+        return synthetic && request.setUp().pegKind().holdsByFriction() ? List.of(StepKind.SET_PEG_ANGLES) : List.of();
     }
 
     /**

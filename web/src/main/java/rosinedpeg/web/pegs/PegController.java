@@ -141,7 +141,11 @@ class PegController {
             List<PegLook> ofPeg =
                     looks.stream().filter(look -> look.position() == position).toList();
             Set<PegSign> signs = signsNow.getOrDefault(position, Set.of());
-            CollarTrend trend = new CollarTrend(instrument.collars().getOrDefault(position, List.of()), wood);
+            // Gears do not move in: what is logged is of the pegs before them.
+            List<CollarTrend.Collar> collars = instrument.setUp().pegKind().holdsByFriction()
+                    ? instrument.collars().getOrDefault(position, List.of())
+                    : List.of();
+            CollarTrend trend = new CollarTrend(collars, wood);
             cards.add(new Card(
                     position,
                     instrument.setUp().pegKind(),
@@ -150,11 +154,11 @@ class PegController {
                             : PegDiagnosis.of(signs, instrument.setUp().pegKind(), wood),
                     signs,
                     ofPeg,
-                    instrument.collars().getOrDefault(position, List.of()),
+                    collars,
                     trend.pace().orElse(null),
                     trend.holeOpensMmPerYear().orElse(null),
                     trend.runsOutOn().orElse(null),
-                    CollarChart.of(instrument.collars().getOrDefault(position, List.of()), trend, today())));
+                    CollarChart.of(collars, trend, today())));
         }
         Map<Position, LookForm> forms = new EnumMap<>(Position.class);
         for (Card card : cards) {
