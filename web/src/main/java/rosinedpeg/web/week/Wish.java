@@ -34,4 +34,9 @@ record Wish(
     static final int LONGEST_NOTE = 120;
     /** The most work that is asked for at a time. */
     static final int MOST = 200;
+
+    /** {@return the first day for it, where it could begin on that day} */
+    LocalDate from(LocalDate atOnce) {
+        return fromDay.filter(atOnce::isBefore).orElse(atOnce);
+    }
 }
