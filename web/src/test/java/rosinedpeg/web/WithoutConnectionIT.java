@@ -97,6 +97,30 @@ class WithoutConnectionIT extends InBrowser {
         assertThat(events(run)).isEqualTo(before + 2);
     }
 
+    /** Two presses and away, before the page was kept after either: it opens where they led, and goes on from there. */
+    @Test
+    void whoeverLeavesBeforeThePageWasKeptLosesNoStep() {
+        List<String> later = later();
+        long before = events(run);
+        page.context().setOffline(true);
+        keepsHeading("id=\"bench\"");
+        page.evaluate("() => { caches.open = () => new Promise(() => {}); }");
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).hasText(later.get(0));
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).hasText(later.get(1));
+        page.reload();
+        assertThat(heading(page)).hasText(later.get(1));
+        assertThat(page.locator("#kept b")).hasText("2");
+        Browser.turn(page, "PageDown");
+        assertThat(heading(page)).hasText(later.get(2));
+
+        endsOffline(page);
+        assertThat(page.locator("#kept")).isHidden();
+        assertThat(heading(page)).hasText(later.get(2));
+        assertThat(events(run)).isEqualTo(before + 3);
+    }
+
     /** What is typed at a step that was sent ahead counts like any other reading. */
     @Test
     void readingsAreTypedAtStepsThatWereSentAhead() {
