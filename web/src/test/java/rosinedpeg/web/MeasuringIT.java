@@ -317,6 +317,15 @@ class MeasuringIT extends RunningApplication {
         assertThat(get("/pegs")).bodyText().contains("slips", "gripping drops", "holds at pitch");
         assertThat(get("")).bodyText().contains("Peg III slips", "Peg III looked at by Bench under the stage");
         assertThat(get("/plan?strings=III&pegs[III]=SLIPS")).bodyText().containsPattern("value=\"SLIPS\" selected");
+        assertThat(get("/work?kind=PEG_SERVICE")).bodyText().contains("Choose at least one peg");
+        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "on", "2026-01-06")))
+                .hasStatus(302);
+        assertThat(get("/work?kind=PEG_SERVICE"))
+                .bodyText()
+                .as("what was not treated then waits for it")
+                .contains("Draw the peg of II, clean and treat it")
+                .doesNotContain("Draw the peg of III");
+        assertThat(get("/work?kind=PEG_SERVICE&pegs[II]=")).bodyText().contains("Choose at least one peg");
         assertThat(get("/pegs/V")).hasStatus(405);
         assertThat(post("/pegs/V", Map.of("on", "2026-01-05"))).hasStatus(404);
     }

@@ -82,6 +82,19 @@ public class PegLooks implements LogSource {
         return conditions;
     }
 
+    /** {@return the pegs of one instrument that stick or slip, by the last look at each, and were not treated then} */
+    public Map<Position, PegCondition> toTreat(UUID id) {
+        Map<Position, PegLook> last = new EnumMap<>(Position.class);
+        of(id).forEach(look -> last.putIfAbsent(look.position(), look));
+        Map<Position, PegCondition> toTreat = new EnumMap<>(Position.class);
+        last.forEach((position, look) -> {
+            if (look.treatment().isEmpty() && PegDiagnosis.wantsTreatment(look.signs())) {
+                toTreat.put(position, PegCondition.of(look.signs()));
+            }
+        });
+        return toTreat;
+    }
+
     /**
      * The pegs that stick or slip, by the last look at each within a year, and were not treated then.
      *

@@ -36,6 +36,7 @@ import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
+import rosinedpeg.web.pegs.PegLooks;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
@@ -50,6 +51,7 @@ class WorkController {
     private final Benches benches;
     private final Instruments instruments;
     private final Inspections inspections;
+    private final PegLooks pegLooks;
     private final Habits habits;
     private final RunStart start;
     private final Pace pace;
@@ -61,6 +63,7 @@ class WorkController {
             Benches benches,
             Instruments instruments,
             Inspections inspections,
+            PegLooks pegLooks,
             Habits habits,
             RunStart start,
             Pace pace,
@@ -70,6 +73,7 @@ class WorkController {
         this.benches = benches;
         this.instruments = instruments;
         this.inspections = inspections;
+        this.pegLooks = pegLooks;
         this.habits = habits;
         this.start = start;
         this.pace = pace;
@@ -90,8 +94,16 @@ class WorkController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
+        if (form.getKind() == PlanKind.PEG_SERVICE && noPegIsSaid(request)) {
+            form.getPegs().putAll(pegLooks.toTreat(id));
+        }
         Page.lay(page(instruments.strung(id), form, result), model);
         return Htmx.asks(request) ? "plan/work :: answer" : "plan/work";
+    }
+
+    /** Whoever comes to the page has said nothing of any peg; whoever leaves one as it is has. */
+    private static boolean noPegIsSaid(HttpServletRequest request) {
+        return request.getParameterMap().keySet().stream().noneMatch(name -> name.startsWith("pegs["));
     }
 
     /** The plan on one sheet of paper. */
@@ -193,7 +205,7 @@ class WorkController {
                         pace.here(setUp.family(), Schools.usual(setUp.family()), there.minutes()))));
     }
 
-    private static Optional<ChangePlan> plan(
+    private Optional<ChangePlan> plan(
             Instrument instrument, WorkForm form, Optional<StringSpec> string, BindingResult result) {
         Schools schools = Schools.usual(instrument.setUp().family())
                 .with(form.getTreatment())
@@ -222,10 +234,11 @@ class WorkController {
         };
     }
 
-    private static ChangePlan emergency(Instrument instrument, WorkForm form, StringSpec string) {
+    private ChangePlan emergency(Instrument instrument, WorkForm form, StringSpec string) {
         Position position = form.getString();
         ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), Map.of(position, string))
                 .on(instrument.particulars())
+                .withPegs(pegLooks.conditions(instrument.id()))
                 .withBroken(form.isBroken() ? Set.of(position) : Set.of());
         return RepairPlanner.emergency(request);
     }
