@@ -33,6 +33,7 @@ import rosinedpeg.core.pegbox.Pegbox;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
@@ -165,11 +166,15 @@ class PegboxTest {
         assertThat(plan.drawPegOut()).isFalse();
     }
 
-    @Test
-    void aHoleBesideTheWallIsBetterReachedWithThePegDrawnOut() {
-        SetUp setUp = VIOLIN.measured(Map.of(Measurable.of(Quantity.HOLE_TO_WALL, Position.II), 2.9));
+    /** Gears cannot be drawn. */
+    @ParameterizedTest
+    @CsvSource({"TAPERED_WOOD, 2.9, true", "TAPERED_WOOD, 3.2, false", "GEARED, 2.9, false"})
+    void aHoleBesideTheWallIsBetterReachedWithThePegDrawnOut(PegKind pegs, double holeToWallMm, boolean drawn) {
+        SetUp setUp = Examples.with(pegs, VIOLIN)
+                .measured(Map.of(Measurable.of(Quantity.HOLE_TO_WALL, Position.II), holeToWallMm));
         assertThat(WindingPlan.of(setUp, SET.get(II), WindingChoice.USUAL).drawPegOut())
-                .isTrue();
+                .isEqualTo(drawn);
+        assertThat(WindingPlan.drawsPegOut(setUp, Position.III)).isFalse();
     }
 
     /** The tangent from the nut: its foot is at the right distance from the shaft, and square to the radius. */

@@ -23,7 +23,6 @@ import java.util.Set;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Place;
 import rosinedpeg.core.setup.SetUp;
-import rosinedpeg.core.setup.TailEnd;
 
 /** What a player complains of, with what can be behind it, the likelier first. */
 public enum Symptom {
@@ -88,9 +87,8 @@ public enum Symptom {
 
     /** {@return what such an instrument can do: a fine tuner that it does not have is never at its end} */
     public static List<Symptom> of(SetUp setUp) {
-        boolean tuners = setUp.tailEnds().values().stream().anyMatch(TailEnd::hasFineTuner);
         return Arrays.stream(values())
-                .filter(symptom -> symptom != TUNER_OUT_OF_TRAVEL || tuners)
+                .filter(symptom -> symptom != TUNER_OUT_OF_TRAVEL || setUp.hasFineTuners())
                 .toList();
     }
 

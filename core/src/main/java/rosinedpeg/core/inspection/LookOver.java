@@ -118,9 +118,8 @@ public final class LookOver {
 
     /** {@return where one looks on an instrument, in order; not at fine tuners it does not have} */
     public static List<Stop> stops(SetUp setUp) {
-        boolean tuners = setUp.tailEnds().values().stream().anyMatch(end -> end.hasFineTuner());
         return Arrays.stream(Stop.values())
-                .filter(stop -> stop != Stop.FINE_TUNERS || tuners)
+                .filter(stop -> stop != Stop.FINE_TUNERS || setUp.hasFineTuners())
                 .toList();
     }
 

@@ -8,7 +8,6 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.setup.SetUp;
-import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -81,9 +80,8 @@ public record Mishap(
 
         /** {@return what can go wrong with such an instrument: a fine tuner that it does not have is never at its end} */
         public static List<Kind> of(SetUp setUp) {
-            boolean tuners = setUp.tailEnds().values().stream().anyMatch(TailEnd::hasFineTuner);
             return Arrays.stream(values())
-                    .filter(kind -> kind != TUNER_AT_ITS_END || tuners)
+                    .filter(kind -> kind != TUNER_AT_ITS_END || setUp.hasFineTuners())
                     .toList();
         }
 

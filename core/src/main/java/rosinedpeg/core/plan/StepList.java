@@ -243,7 +243,7 @@ final class StepList {
             add(StepKind.TUNING_ROUND, null, List.of(Material.TUNER), List.of(Caution.EYES));
         }
         add(StepKind.LAST_BRIDGE_CHECK, null, List.of(Material.RIGHT_ANGLE_CARD), atBridge());
-        if (setUp.positions().stream().anyMatch(p -> p.in(setUp.tailEnds()).hasFineTuner())) {
+        if (setUp.hasFineTuners()) {
             add(StepKind.CHECK_FINE_TUNERS, null);
         }
         settleGuard();

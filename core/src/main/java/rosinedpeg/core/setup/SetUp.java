@@ -226,6 +226,11 @@ public record SetUp(
         return position == Position.I || isLowest(position);
     }
 
+    /** {@return whether any of its strings hangs on a fine tuner} */
+    public boolean hasFineTuners() {
+        return tailEnds.values().stream().anyMatch(TailEnd::hasFineTuner);
+    }
+
     /** {@return whether a string is the lowest} */
     public boolean isLowest(Position position) {
         return position.number() == openStrings.size();

@@ -36,7 +36,7 @@ import rosinedpeg.core.strings.StringSpec;
  * @param knobTurns how far knob or crank are turned, which a gear multiplies
  * @param beforeHangingTurns where the peg end goes on first, the turns on the shaft before the tail end is hung
  * @param bendMm how far beyond the shaft its tip is bent to go into the hole, laid along the instrument, slack
- * @param drawPegOut whether the hole lies so near the wall that the peg is better drawn out to reach it
+ * @param drawPegOut whether the hole lies so near the wall that a tapered peg is better drawn out to reach it; gears stay where they are
  * @param clockwise the way to turn knob or shaft to tighten, seen from its end
  * @param outcome whether it holds and finds room
  * @param spareMm what is too long for a good number of turns; 0 when it finds room
@@ -117,6 +117,18 @@ public record WindingPlan(
     }
 
     /**
+     * Whether the hole lies so near the wall that the peg is better drawn out to reach it.
+     *
+     * @param setUp the instrument
+     * @param position the string
+     * @return that; never for gears, which stay where they are
+     */
+    public static boolean drawsPegOut(SetUp setUp, Position position) {
+        return setUp.pegKind().holdsByFriction()
+                && setUp.value(Quantity.HOLE_TO_WALL, position) < HARD_TO_REACH * setUp.value(Quantity.SHAFT_DIAMETER);
+    }
+
+    /**
      * Works the winding out.
      *
      * @param setUp the instrument
@@ -177,7 +189,7 @@ public record WindingPlan(
                 count * ratio,
                 count - lastTurns,
                 turns.count() * perTurnMm - stretchMm,
-                setUp.value(Quantity.HOLE_TO_WALL, position) < HARD_TO_REACH * shaftMm,
+                drawsPegOut(setUp, position),
                 clockwise(setUp, knob, choice.way()),
                 outcome,
                 spareMm,

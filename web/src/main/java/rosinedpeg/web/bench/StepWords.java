@@ -13,7 +13,10 @@ import rosinedpeg.core.plan.StepFigure;
 import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Place;
+import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.winding.WindingPlan;
 import rosinedpeg.web.drawing.LoadTrack;
 import rosinedpeg.web.platform.Say;
 import rosinedpeg.web.platform.Words;
@@ -136,7 +139,8 @@ public class StepWords {
                         : "",
                 words.say("step.shaft." + pegs),
                 turns(step),
-                words.say("step.ease." + plan.setUp().family()));
+                words.say("step.ease." + plan.setUp().family()),
+                reach(step, plan.setUp()));
     }
 
     /** How many turns, all of them or those that are left, and how far the hand turns for them. */
@@ -171,6 +175,16 @@ public class StepWords {
 
     private String oneOrMany(String key, String number) {
         return words.say(key + (number.equals("1") ? ".ONE" : ".MANY"), number);
+    }
+
+    /** Where the tip goes through a hole that is hard to reach. */
+    private String reach(Step step, SetUp setUp) {
+        Position position = step.position();
+        return position != null
+                        && step.figures().containsKey(StepFigure.TIP)
+                        && WindingPlan.drawsPegOut(setUp, position)
+                ? words.say("step.reach", say.figure(setUp.figure(Quantity.HOLE_TO_WALL, position)))
+                : "";
     }
 
     /** Everybody knows which hand turns what; on an instrument that is mirrored it is said. */
