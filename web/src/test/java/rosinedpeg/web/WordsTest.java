@@ -97,6 +97,15 @@ class WordsTest {
         }
     }
 
+    /** What follows another sentence begins with a space, and a bundle drops one that is not marked. */
+    @Test
+    void sentencesThatFollowOthersKeepTheirDistance() throws Exception {
+        try (Stream<String> lines = Files.lines(Path.of("src/main/resources/messages.properties"))) {
+            assertThat(lines.filter(line -> line.matches("[\\w.]+= .*"))).isEmpty();
+        }
+        assertThat(bundle.getProperty("step.hand.LEFT")).startsWith(" ");
+    }
+
     @Test
     void everyJudgementAndStepHasItsWords() {
         List<String> wanted = new ArrayList<>();
