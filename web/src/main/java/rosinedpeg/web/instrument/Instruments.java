@@ -771,15 +771,16 @@ public class Instruments implements LogSource {
 
     private Instrument view(
             InstrumentEntity entity, List<MeasurementEntity> measured, List<FittedNow> on, Reckoning reckoning) {
+        SetUp setUp = entity.setUp(MeasurementEntity.figures(measured));
         Map<Position, List<Collar>> collars = new EnumMap<>(Position.class);
         for (MeasurementEntity one : measured) {
             Measurable measurable = one.measurable();
-            if (measurable.quantity() == Quantity.COLLAR_TO_WALL) {
+            // What was logged of pegs that have made way for gears is no longer there.
+            if (measurable.quantity() == Quantity.COLLAR_TO_WALL && setUp.has(measurable)) {
                 collars.computeIfAbsent(measurable.position(), none -> new ArrayList<>())
                         .add(new Collar(one.measuredOn(), one.value()));
             }
         }
-        SetUp setUp = entity.setUp(MeasurementEntity.figures(measured));
         List<StringOn> strings = strings(entity.listed(), on, reckoning);
         return new Instrument(
                 entity.id(),

@@ -141,10 +141,7 @@ class PegController {
             List<PegLook> ofPeg =
                     looks.stream().filter(look -> look.position() == position).toList();
             Set<PegSign> signs = signsNow.getOrDefault(position, Set.of());
-            // Gears do not move in: what is logged is of the pegs before them.
-            List<CollarTrend.Collar> collars = instrument.setUp().pegKind().holdsByFriction()
-                    ? instrument.collars().getOrDefault(position, List.of())
-                    : List.of();
+            List<CollarTrend.Collar> collars = instrument.collars().getOrDefault(position, List.of());
             CollarTrend trend = new CollarTrend(collars, wood);
             cards.add(new Card(
                     position,

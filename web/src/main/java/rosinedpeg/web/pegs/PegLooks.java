@@ -71,8 +71,14 @@ public class PegLooks implements LogSource {
     /** {@return what was noticed last at each peg that was looked at} */
     public Map<Position, Set<PegSign>> signs(UUID id) {
         Map<Position, Set<PegSign>> signs = new EnumMap<>(Position.class);
-        of(id).forEach(look -> signs.putIfAbsent(look.position(), look.signs()));
+        last(id).forEach((position, look) -> signs.put(position, look.signs()));
         return signs;
+    }
+
+    private Map<Position, PegLook> last(UUID id) {
+        Map<Position, PegLook> last = new EnumMap<>(Position.class);
+        of(id).forEach(look -> last.putIfAbsent(look.position(), look));
+        return last;
     }
 
     /** {@return how each peg behaves, by the last look at it} */
@@ -84,10 +90,8 @@ public class PegLooks implements LogSource {
 
     /** {@return the pegs of one instrument that stick or slip, by the last look at each, and were not treated then} */
     public Map<Position, PegCondition> toTreat(UUID id) {
-        Map<Position, PegLook> last = new EnumMap<>(Position.class);
-        of(id).forEach(look -> last.putIfAbsent(look.position(), look));
         Map<Position, PegCondition> toTreat = new EnumMap<>(Position.class);
-        last.forEach((position, look) -> {
+        last(id).forEach((position, look) -> {
             if (look.treatment().isEmpty() && PegDiagnosis.wantsTreatment(look.signs())) {
                 toTreat.put(position, PegCondition.of(look.signs()));
             }

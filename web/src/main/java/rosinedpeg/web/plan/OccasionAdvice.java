@@ -1,10 +1,9 @@
 package rosinedpeg.web.plan;
 
 import java.time.Instant;
-import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import rosinedpeg.core.dates.ChangeWindow;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instrument;
@@ -37,22 +36,17 @@ record OccasionAdvice(Occasion occasion, Instant latest, Position first, boolean
             Map<Position, StringKind> replacements,
             boolean oneADay,
             Instant now) {
-        List<OccasionAdvice> advice = new ArrayList<>();
-        for (Occasion occasion : occasions) {
-            Optional<OccasionAdvice> tightest = Optional.empty();
-            int day = 0;
-            for (Map.Entry<Position, StringKind> entry : replacements.entrySet()) {
-                ChangeWindow window =
-                        window(occasion, instrument, entry.getValue()).ofWorkBegun(oneADay ? day++ : 0);
-                if (tightest.filter(one -> !window.latest().isBefore(one.latest()))
-                        .isEmpty()) {
-                    tightest = Optional.of(
-                            new OccasionAdvice(occasion, window.latest(), entry.getKey(), window.inTime(now)));
-                }
-            }
-            tightest.ifPresent(advice::add);
-        }
-        return advice;
+        List<Position> inOrder = List.copyOf(replacements.keySet());
+        return occasions.stream()
+                .map(occasion -> inOrder.stream()
+                        .map(position -> {
+                            ChangeWindow window = window(occasion, instrument, position.in(replacements))
+                                    .ofWorkBegun(oneADay ? inOrder.indexOf(position) : 0);
+                            return new OccasionAdvice(occasion, window.latest(), position, window.inTime(now));
+                        })
+                        .min(Comparator.comparing(OccasionAdvice::latest))
+                        .orElseThrow())
+                .toList();
     }
 
     private static ChangeWindow window(Occasion occasion, Instrument instrument, StringKind string) {

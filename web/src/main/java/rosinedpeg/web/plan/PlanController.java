@@ -29,8 +29,6 @@ import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
 import rosinedpeg.core.plan.ChangeRequest;
 import rosinedpeg.core.plan.Schools;
-import rosinedpeg.core.plan.Step;
-import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
@@ -264,11 +262,7 @@ class PlanController {
     /** What goes on, in the order of the plan. */
     private static Map<Position, StringKind> inOrder(ChangePlan plan, Map<Position, StringKind> chosen) {
         Map<Position, StringKind> inOrder = new LinkedHashMap<>();
-        plan.steps().stream()
-                .filter(step -> step.kind() == StepKind.BRING_UP)
-                .map(Step::position)
-                .filter(chosen::containsKey)
-                .forEach(position -> inOrder.put(position, chosen.get(position)));
+        plan.order().forEach(position -> inOrder.put(position, position.in(chosen)));
         return inOrder;
     }
 

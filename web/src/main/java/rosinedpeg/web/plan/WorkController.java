@@ -94,16 +94,12 @@ class WorkController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
-        if (form.getKind() == PlanKind.PEG_SERVICE && noPegIsSaid(request)) {
+        // Whoever comes to the page has said nothing of any peg; whoever leaves one as it is has.
+        if (form.getKind() == PlanKind.PEG_SERVICE && form.getPegs().isEmpty()) {
             form.getPegs().putAll(pegLooks.toTreat(id));
         }
         Page.lay(page(instruments.strung(id), form, result), model);
         return Htmx.asks(request) ? "plan/work :: answer" : "plan/work";
-    }
-
-    /** Whoever comes to the page has said nothing of any peg; whoever leaves one as it is has. */
-    private static boolean noPegIsSaid(HttpServletRequest request) {
-        return request.getParameterMap().keySet().stream().noneMatch(name -> name.startsWith("pegs["));
     }
 
     /** The plan on one sheet of paper. */

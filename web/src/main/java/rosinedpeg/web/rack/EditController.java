@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
@@ -216,7 +215,7 @@ class EditController {
                     setUp.size().family() + " " + setUp.size().code(),
                     setUp.leftHanded(),
                     Say.number(setUp.referenceA().hertz(), 1),
-                    setUp.openStrings().stream().map(Pitch::spelling).collect(Collectors.joining(" ")),
+                    RackWords.spelt(setUp.openStrings()),
                     Say.number(instrument.hoursPerWeek(), 1),
                     instrument.demand(),
                     instrument.version());

@@ -161,7 +161,7 @@ class RackWords {
     }
 
     /** {@return open strings as they are typed, from I down, as E5 A4 D4 G3} */
-    public String spelt(List<Pitch> openStrings) {
+    public static String spelt(List<Pitch> openStrings) {
         return openStrings.stream().map(Pitch::spelling).collect(Collectors.joining(" "));
     }
 
