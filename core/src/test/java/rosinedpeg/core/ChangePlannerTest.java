@@ -9,6 +9,7 @@ import static rosinedpeg.core.strings.Position.III;
 import static rosinedpeg.core.strings.Position.IV;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -42,7 +43,9 @@ import rosinedpeg.core.plan.StepKind;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.HoleSide;
 import rosinedpeg.core.winding.Lock;
@@ -303,6 +306,33 @@ class ChangePlannerTest {
                 .orElseThrow();
         assertThat(up.figures().get(StepFigure.SHARE_OF_BREAKING).value()).isBetween(0.2, 0.9);
         assertThat(up.cautions().contains(Caution.BALL_UNDER_LOAD)).isEqualTo(bass);
+    }
+
+    /** A knot has no ball to draw up or to put a felt on, and a ball in a tuner sits in no channel of the tailpiece. */
+    @ParameterizedTest
+    @CsvSource({
+        "BASS, SLOT, BALL, FIT_FELT DRAW_BALL_INTO_CHANNEL",
+        "BASS, SLOT, KNOT, ''",
+        "BASS, FORK_TUNER, BALL, SET_BALL_UPRIGHT",
+        "CELLO, FORK_TUNER, BALL, SET_BALL_UPRIGHT",
+        "CELLO, SLOT, KNOT, ''",
+        "VIOLIN, FORK_TUNER, BALL, ''",
+        "VIOLIN, HOOK_TUNER, LOOP, ''"
+    })
+    void whatIsDoneAtTheTailGoesByWhatHangsThere(Family family, TailEnd hungOn, StringEnd end, String expected) {
+        SetUp setUp = Examples.with(hungOn, Examples.instrument(family));
+        Map<Position, StringSpec> set = Examples.set(setUp);
+        ChangePlan plan =
+                ChangePlanner.plan(ChangeRequest.usual(setUp, set, Map.of(II, Examples.with(set.get(II), end))));
+        assertThat(plan.refused()).isFalse();
+        assertThat(kinds(plan))
+                .filteredOn(
+                        Set.of(StepKind.FIT_FELT, StepKind.DRAW_BALL_INTO_CHANNEL, StepKind.SET_BALL_UPRIGHT)::contains)
+                .containsExactlyElementsOf(Arrays.stream(expected.split(" "))
+                        .filter(name -> !name.isEmpty())
+                        .map(StepKind::valueOf)
+                        .toList());
+        assertThat(plan.kit().contains(Material.FELTS)).isEqualTo(expected.contains("FELT"));
     }
 
     @Test

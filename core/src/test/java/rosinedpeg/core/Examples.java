@@ -19,6 +19,7 @@ import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
@@ -145,6 +146,21 @@ public final class Examples {
                 pegs);
     }
 
+    /** The same instrument with every string hung on that. */
+    public static SetUp with(TailEnd hungOn, SetUp setUp) {
+        Map<Position, TailEnd> tailEnds = new EnumMap<>(Position.class);
+        setUp.positions().forEach(position -> tailEnds.put(position, hungOn));
+        return new SetUp(
+                setUp.size(),
+                setUp.leftHanded(),
+                setUp.referenceA(),
+                setUp.openStrings(),
+                setUp.figures(),
+                tailEnds,
+                setUp.pegSides(),
+                setUp.pegKind());
+    }
+
     /** The same string of another core and length. */
     public static StringSpec with(StringSpec string, StringCore core, double totalMm) {
         return with(
@@ -155,6 +171,24 @@ public final class Examples {
                 string.tailSilkEndMm(),
                 string.topSilkStartMm(),
                 totalMm);
+    }
+
+    /** The same string finished otherwise at its tail. */
+    public static StringSpec with(StringSpec string, StringEnd end) {
+        return new StringSpec(
+                string.position(),
+                string.core(),
+                string.winding(),
+                end,
+                string.nominalPitch(),
+                string.designLengthMm(),
+                string.tensionN(),
+                string.diameterMm(),
+                string.axialStiffnessN(),
+                string.tailSilkEndMm(),
+                string.topSilkStartMm(),
+                string.totalLengthMm(),
+                Set.of());
     }
 
     /** The same string with other figures of its own. */
@@ -206,7 +240,7 @@ public final class Examples {
                 position,
                 core,
                 Winding.SILVER,
-                StringEnd.BALL,
+                position.in(setUp.tailEnds()) == TailEnd.HOOK_TUNER ? StringEnd.LOOP : StringEnd.BALL,
                 setUp.openString(position),
                 setUp.value(Quantity.VIBRATING_LENGTH),
                 figures[0],

@@ -18,6 +18,7 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import net.jqwik.api.Assume;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
@@ -49,6 +50,7 @@ import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
@@ -63,6 +65,14 @@ class PlanRulesTest {
 
     private static final Set<StepKind> OF_A_FINE_TUNER =
             EnumSet.of(StepKind.BACK_OUT_FINE_TUNER, StepKind.SERVICE_FINE_TUNER);
+
+    private static final Map<StepKind, TailEnd> OF_A_BALL = Map.of(
+            StepKind.FIT_FELT,
+            TailEnd.SLOT,
+            StepKind.DRAW_BALL_INTO_CHANNEL,
+            TailEnd.SLOT,
+            StepKind.SET_BALL_UPRIGHT,
+            TailEnd.FORK_TUNER);
 
     private static List<StepKind> kinds(ChangePlan plan) {
         return plan.steps().stream().map(Step::kind).toList();
@@ -114,6 +124,7 @@ class PlanRulesTest {
             @ForAll @IntRange(max = 7) int size,
             @ForAll boolean five,
             @ForAll PegKind pegs,
+            @ForAll TailEnd hungOn,
             @ForAll @IntRange(min = 1, max = 31) int chosen,
             @ForAll @IntRange(max = 400) int at,
             @ForAll Mishap.Kind kind,
@@ -121,9 +132,12 @@ class PlanRulesTest {
             @ForAll @IntRange(max = 3) int times,
             @ForAll @IntRange(max = 60) int later,
             @ForAll Mishap.Kind then) {
-        ChangePlan plan = plan(work, Examples.with(pegs, Examples.instrument(family, size, five)), chosen);
+        SetUp setUp = Examples.with(hungOn, Examples.with(pegs, Examples.instrument(family, size, five)));
+        ChangePlan plan = plan(work, setUp, chosen);
         assertRules(plan);
         assertLookedAfterEachNeighbour(plan);
+        assertThat(Mishap.Kind.of(setUp).contains(kind)).isEqualTo(!kind.ofString() || kind.happensTo(setUp, II));
+        Assume.that(Mishap.Kind.of(setUp).containsAll(List.of(kind, then)));
         List<Position> positions = plan.setUp().positions();
         Mishap mishap = new Mishap(kind, positions.get(string % positions.size()), BreakPlace.PEG);
         int reached = at % plan.steps().size();
@@ -202,6 +216,11 @@ class PlanRulesTest {
                 assertThat(step.position().in(plan.setUp().tailEnds()).hasFineTuner())
                         .as(as + " of " + step.position())
                         .isTrue();
+            }
+            if (OF_A_BALL.containsKey(step.kind())) {
+                assertThat(step.position().in(plan.setUp().tailEnds()))
+                        .as(as + " of " + step.position())
+                        .isEqualTo(OF_A_BALL.get(step.kind()));
             }
             if (step.kind() == StepKind.TEST_MACHINE_DIRECTION) {
                 assertThat(machines).as(as).isTrue();

@@ -20,6 +20,7 @@ import org.jsoup.nodes.Document;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
@@ -175,6 +176,46 @@ class BenchIT extends InRequests {
         assertThat(in(() -> benches.get(run)).events()).isEmpty();
         assertThat(heard(Position.V)).as("shown again as it is").hasStatusOk();
         assertThat(in(() -> benches.get(run)).events()).isEmpty();
+        endRun();
+    }
+
+    /** Nothing that was said is lost, and nobody reads of a fine tuner that is not there; a kept press comes back with its reason. */
+    @ParameterizedTest
+    @CsvSource({
+        "STRING_BROKE, III, '', Say where it broke.",
+        "STRING_BROKE, '', PEG, Say with which string.",
+        "TURNS_CROSSED, '', '', Say with which string.",
+        "TUNER_AT_ITS_END, III, '', String III has no fine tuner: choose one that has.",
+        "BALL_JAMMED, III, PEG, String III hangs on no tuner that takes a ball: choose one that does."
+    })
+    void whatIsSaidByHalvesIsAskedAgain(String mishap, String string, String place, String reason) throws Exception {
+        String pit = "Pit 1 violin";
+        post(account("bench"), "/instruments/" + instrument(pit) + "/plan", "off", "ONE_AT_A_TIME", "strings", "II");
+        UUID full = openRun(pit);
+        int events = in(() -> benches.get(full)).events().size();
+        String[] fields = {"press", UUID.randomUUID().toString(), "mishap", mishap, "string", string, "place", place};
+        Document asked = Jsoup.parse(post(account("bench"), "/bench/" + full + "/wrong", fields)
+                .getResponse()
+                .getContentAsString());
+        assertThat(asked.select("form[action$=/wrong] .error").text()).isEqualTo(reason);
+        assertThat(asked.select("form[action$=/wrong] option[selected]").val()).isEqualTo(place);
+        if (!string.isEmpty()) {
+            assertThat(asked.select("form[action$=/wrong] input[checked]").val())
+                    .isEqualTo(string);
+        }
+        assertThat(mvc.post()
+                        .uri("/bench/" + full + "/wrong")
+                        .with(user(account("bench")))
+                        .with(csrf())
+                        .header("Peg-Kept", "1")
+                        .param("press", UUID.randomUUID().toString())
+                        .param("mishap", mishap)
+                        .param("string", string)
+                        .param("place", place))
+                .hasStatus(422)
+                .bodyText()
+                .isEqualTo(reason);
+        assertThat(in(() -> benches.get(full)).events()).hasSize(events);
         endRun();
     }
 

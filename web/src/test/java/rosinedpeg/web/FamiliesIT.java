@@ -123,9 +123,9 @@ class FamiliesIT extends InBrowser {
         page.keyboard().press("w");
         page.locator("#wrong input[value=II]").check();
         page.locator("#wrong button[value=STRING_BROKE]").click();
-        assertThat(page.locator("#wrong [role=alert]")).containsText("if it broke, where");
+        assertThat(page.locator("#place-said")).hasText("Say where it broke.");
+        assertThat(page.locator("#wrong input[value=II]")).isChecked();
         page.locator("#place").selectOption("BRIDGE");
-        page.locator("#wrong input[value=II]").check();
         page.locator("#wrong button[value=STRING_BROKE]").click();
         assertThat(heading(page)).hasText("Take out what is left of II");
         assertThat(page.locator("#bench")).containsText("a groove in the bridge worn too deep");

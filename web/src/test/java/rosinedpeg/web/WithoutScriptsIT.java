@@ -30,7 +30,8 @@ class WithoutScriptsIT extends InBrowser {
                 page.locator("a[data-key=wrong]").click();
                 assertThat(heading(page)).hasText("What went wrong?");
                 page.locator("button[value=STRING_BROKE]").click();
-                assertThat(page.locator("[role=alert]")).containsText("if it broke, where");
+                assertThat(page.locator(".wrong .error"))
+                        .hasText(new String[] {"Say with which string.", "Say where it broke."});
                 page.locator("input[name=string][value='I']").check();
                 page.locator("#place").selectOption("NUT");
                 page.locator("button[value=STRING_BROKE]").click();

@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 
 /**
@@ -78,11 +79,30 @@ public record Mishap(
             this.ofString = ofString;
         }
 
-        /** {@return what can go wrong with such an instrument: a fine tuner that it does not have is never at its end} */
+        /** {@return what can go wrong with such an instrument, with some string of it or with the whole} */
         public static List<Kind> of(SetUp setUp) {
             return Arrays.stream(values())
-                    .filter(kind -> kind != TUNER_AT_ITS_END || setUp.hasFineTuners())
+                    .filter(kind -> !kind.ofString()
+                            || setUp.positions().stream().anyMatch(position -> kind.happensTo(setUp, position)))
                     .toList();
+        }
+
+        /**
+         * Whether it can go wrong with one string: a fine tuner that it does not have is never at its end, and only a
+         * ball under the arm of one can jam.
+         *
+         * @param setUp the instrument
+         * @param position one of its strings
+         * @return whether it can; never for what concerns the whole instrument
+         * @throws IllegalArgumentException when the instrument has no such string
+         */
+        public boolean happensTo(SetUp setUp, Position position) {
+            TailEnd hungOn = position.in(setUp.tailEnds());
+            return switch (this) {
+                case TUNER_AT_ITS_END -> hungOn.hasFineTuner();
+                case BALL_JAMMED -> hungOn == TailEnd.FORK_TUNER;
+                default -> ofString;
+            };
         }
 
         /** {@return whether it happens to one string} */

@@ -39,6 +39,7 @@ import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.Lock;
@@ -155,7 +156,7 @@ final class StringSteps {
     /** New string on and up to pitch. */
     void putOn(StringSpec string, WindingChoice choice) {
         Position position = string.position();
-        if (isBass() && schools.bass().felts() == Schools.Felts.FITTED) {
+        if (inChannel(string) && schools.bass().felts() == Schools.Felts.FITTED) {
             list.add(StepKind.FIT_FELT, position, Material.FELTS);
         }
         double wrappedMm = wrappedMm(string, choice);
@@ -170,10 +171,10 @@ final class StringSteps {
                     turning(),
                     list.winding(turningCautions()),
                     partOf(winding, winding.beforeHangingTurns()));
-            hang(position);
+            hang(string);
             wind(position, winding, choice, partOf(winding, winding.afterHangingTurns()));
         } else {
-            hang(position);
+            hang(string);
             lock(position, winding, choice, wrappedMm);
             wind(position, winding, choice, Map.of());
         }
@@ -226,14 +227,20 @@ final class StringSteps {
         }
     }
 
-    private void hang(Position position) {
+    private void hang(StringSpec string) {
+        Position position = string.position();
         list.add(StepKind.HANG_TAIL_END, position, List.of(), List.of(Caution.BALL_ON_VARNISH));
-        if (setUp.family() == Family.CELLO && setUp.tailEnds().get(position) == TailEnd.FORK_TUNER) {
+        if (!setUp.family().restsOnLap() && position.in(setUp.tailEnds()) == TailEnd.FORK_TUNER) {
             list.add(StepKind.SET_BALL_UPRIGHT, position);
         }
-        if (isBass()) {
+        if (inChannel(string)) {
             list.add(StepKind.DRAW_BALL_INTO_CHANNEL, position, List.of(), List.of(Caution.BALL_UNDER_LOAD));
         }
+    }
+
+    /** {@return whether it is a bass string with a ball that sits in a channel of the tailpiece, which a knot or a ball in a tuner does not} */
+    private boolean inChannel(StringSpec string) {
+        return isBass() && string.end() == StringEnd.BALL && string.position().in(setUp.tailEnds()) == TailEnd.SLOT;
     }
 
     private void lock(Position position, WindingPlan winding, WindingChoice choice, double wrappedMm) {

@@ -6,7 +6,6 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -33,6 +32,7 @@ import rosinedpeg.core.pitch.Cents;
 import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.plan.Step;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.working.TuningFigure;
 import rosinedpeg.core.working.TuningGrounds;
@@ -104,7 +104,7 @@ class BenchController {
             @RequestParam(required = false) String moved,
             Model model) {
         try {
-            return show(id, false, moved != null, Optional.empty(), model);
+            return show(id, false, moved != null, model);
         } catch (UnreadableRunException cannotBeRead) {
             log.error("An open run cannot be read", cannotBeRead);
             UnreadableRun unreadable = cannotBeRead.run();
@@ -159,7 +159,7 @@ class BenchController {
             response.setStatus(HttpServletResponse.SC_NO_CONTENT);
             return null;
         }
-        return show(id, true, false, Optional.empty(), model);
+        return show(id, true, false, model);
     }
 
     @OpenTo(Role.PLAYER)
@@ -188,7 +188,7 @@ class BenchController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/bench/{id}/wrong")
     String wentWrong(@PathVariable UUID id, @ModelAttribute("form") BenchForm form, Model model) {
-        show(id, false, false, Optional.empty(), model);
+        show(id, false, false, model);
         return benches.get(id).state().over() ? "redirect:/bench/" + id : "bench/wrong";
     }
 
@@ -197,16 +197,30 @@ class BenchController {
     String wrong(
             @PathVariable UUID id,
             @ModelAttribute("form") BenchForm form,
+            BindingResult result,
             @RequestParam Mishap.Kind mishap,
             @RequestParam(required = false) Position string,
             @RequestParam(required = false) BreakPlace place,
             Model model,
             HttpServletRequest request) {
-        if ((mishap.ofString() && string == null) || (mishap == Mishap.Kind.STRING_BROKE && place == null)) {
-            String answer = show(id, Htmx.asks(request), false, Optional.of(mishap), model);
+        if (mishap.ofString() && string == null) {
+            result.rejectValue("string", "wrong.string.missing");
+        } else if (string != null && mishap.ofString() && cannotHappen(id, mishap, string)) {
+            result.rejectValue("string", "wrong.string." + mishap, new Object[] {string}, null);
+        }
+        if (mishap == Mishap.Kind.STRING_BROKE && place == null) {
+            result.rejectValue("place", "wrong.place.missing");
+        }
+        if (result.hasErrors()) {
+            String answer = again(id, form, result, model, request);
             return Htmx.asks(request) ? answer : "bench/wrong";
         }
         return take(id, form, new BenchEntry.Wrong(new Mishap(mishap, string, place)), model, request);
+    }
+
+    private boolean cannotHappen(UUID id, Mishap.Kind mishap, Position string) {
+        SetUp setUp = benches.get(id).state().plan().setUp();
+        return setUp.positions().contains(string) && !mishap.happensTo(setUp, string);
     }
 
     @OpenTo(Role.PLAYER)
@@ -314,7 +328,7 @@ class BenchController {
                     HttpStatus.UNPROCESSABLE_CONTENT,
                     result.getAllErrors().stream().map(words::say).collect(Collectors.joining(" ")));
         }
-        return show(id, Htmx.asks(request), false, Optional.empty(), model);
+        return show(id, Htmx.asks(request), false, model);
     }
 
     /** Whether a press was kept on its device, for want of a connection, and is sent now without anybody looking. */
@@ -339,11 +353,11 @@ class BenchController {
             return "redirect:/bench/" + id + (taken == Taken.MOVED_ON ? "?moved" : "");
         }
         model.addAttribute("form", BenchForm.EMPTY);
-        return show(id, true, taken == Taken.MOVED_ON, Optional.empty(), model);
+        return show(id, true, taken == Taken.MOVED_ON, model);
     }
 
-    private String show(UUID id, boolean fragment, boolean moved, Optional<Mishap.Kind> wrongMissing, Model model) {
-        Page.lay(pages.of(id, moved, wrongMissing), model);
+    private String show(UUID id, boolean fragment, boolean moved, Model model) {
+        Page.lay(pages.of(id, moved), model);
         return fragment ? "bench/run :: bench" : "bench/run";
     }
 

@@ -4,6 +4,7 @@ import java.time.Duration;
 import java.util.Objects;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import rosinedpeg.core.causes.BreakPlace;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.platform.Entry;
 
@@ -18,6 +19,8 @@ import rosinedpeg.web.platform.Entry;
  * @param cents a pitch, as typed
  * @param gap the gap under a card, as typed
  * @param note a note
+ * @param string the string that something went wrong with
+ * @param place where it broke
  */
 record BenchForm(
         String press,
@@ -27,12 +30,14 @@ record BenchForm(
         @Nullable Position position,
         String cents,
         String gap,
-        String note) {
+        String note,
+        @Nullable Position string,
+        @Nullable BreakPlace place) {
 
     /** A day, in s: an older press than that is taken as of now less a day. */
     private static final long LONGEST_AGO = 86_400;
 
-    static final BenchForm EMPTY = new BenchForm("", 0L, "", 0L, null, "", "", "");
+    static final BenchForm EMPTY = new BenchForm("", 0L, "", 0L, null, "", "", "", null, null);
 
     /** What is not sent is as on an empty form. */
     BenchForm {

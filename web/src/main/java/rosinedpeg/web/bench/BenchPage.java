@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.bench.BenchState;
 import rosinedpeg.core.bench.PitchJudgement;
 import rosinedpeg.core.causes.BreakCause;
@@ -44,7 +45,6 @@ import rosinedpeg.web.instrument.Stringing;
  * @param press the press of the next button
  * @param now the moment it is shown
  * @param moved whether the last press was not taken because the run had moved on
- * @param wrongMissing the mishap that was told without saying where
  */
 record BenchPage(
         Run run,
@@ -62,8 +62,7 @@ record BenchPage(
         Map<Position, InDrawer> packets,
         UUID press,
         Instant now,
-        boolean moved,
-        Optional<Mishap.Kind> wrongMissing) {
+        boolean moved) {
 
     /** {@return how the run stands} */
     public BenchState state() {
@@ -115,7 +114,8 @@ record BenchPage(
     /** {@return what can be chosen when something went wrong} */
     public WentWrong wentWrong() {
         SetUp setUp = plan().setUp();
-        return new WentWrong(Mishap.Kind.of(setUp), List.of(BreakPlace.values()), setUp.pegKind());
+        return new WentWrong(
+                Mishap.Kind.of(setUp), List.of(BreakPlace.values()), setUp.pegKind(), Optional.empty(), false);
     }
 
     /**
@@ -124,8 +124,20 @@ record BenchPage(
      * @param kinds what can
      * @param places where a string can break
      * @param pegs what the strings are wound on
+     * @param place where the string broke, as somebody said who is asked again
+     * @param placeMissing whether nobody said where it broke
      */
-    record WentWrong(List<Mishap.Kind> kinds, List<BreakPlace> places, PegKind pegs) {
+    record WentWrong(
+            List<Mishap.Kind> kinds,
+            List<BreakPlace> places,
+            PegKind pegs,
+            Optional<BreakPlace> place,
+            boolean placeMissing) {
+
+        /** {@return the same to choose from, for somebody who is asked again} */
+        public WentWrong again(@Nullable BreakPlace said, boolean missing) {
+            return new WentWrong(kinds, places, pegs, Optional.ofNullable(said), missing);
+        }
 
         /** {@return the key of the words for it: a machine slips or is stuck otherwise than a peg} */
         public String words(Mishap.Kind kind) {

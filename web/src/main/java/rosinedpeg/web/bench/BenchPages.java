@@ -96,20 +96,18 @@ class BenchPages {
      *
      * @param id the run
      * @param moved whether a press was not taken because the run had moved on
-     * @param wrongMissing the mishap that was told without saying where
      * @return its page
      * @throws NotFoundException when this workshop has none with that id
      * @throws UnreadableRunException when it cannot be read
      */
-    BenchPage of(UUID id, boolean moved, Optional<Mishap.Kind> wrongMissing) {
-        Optional<BenchPage> underWay = requireNonNull(reading.execute(read -> Optional.of(benches.get(id))
-                .filter(run -> !run.state().over())
-                .map(run -> of(run, moved, wrongMissing))));
+    BenchPage of(UUID id, boolean moved) {
+        Optional<BenchPage> underWay = requireNonNull(reading.execute(read ->
+                Optional.of(benches.get(id)).filter(run -> !run.state().over()).map(run -> of(run, moved))));
         // What is left of the day may have to be planned anew, which is more than reading.
-        return underWay.orElseGet(() -> of(benches.get(id), moved, wrongMissing));
+        return underWay.orElseGet(() -> of(benches.get(id), moved));
     }
 
-    private BenchPage of(Run run, boolean moved, Optional<Mishap.Kind> wrongMissing) {
+    private BenchPage of(Run run, boolean moved) {
         BenchState state = run.state();
         Optional<Step> step = state.now();
         // Only whoever looks an instrument over asks how worn it is.
@@ -138,8 +136,7 @@ class BenchPages {
                 step.map(now -> packets(run, now)).orElse(Map.of()),
                 UUID.randomUUID(),
                 clock.instant(),
-                moved,
-                wrongMissing);
+                moved);
     }
 
     /** {@return what comes from the drawer for each place, where packets are laid out or opened} */

@@ -140,7 +140,15 @@ public class StepWords {
                 words.say("step.shaft." + pegs),
                 turns(step),
                 words.say("step.ease." + plan.setUp().family()),
-                reach(step, plan.setUp()));
+                reach(step, plan.setUp()),
+                atTail("step.hang.", step, plan.setUp()),
+                atTail("step.free.", step, plan.setUp()));
+    }
+
+    /** How its tail end is hung or freed, by what it hangs on. */
+    private String atTail(String key, Step step, SetUp setUp) {
+        Position position = step.position();
+        return position == null ? "" : words.say(key + position.in(setUp.tailEnds()));
     }
 
     /** How many turns, all of them or those that are left, and how far the hand turns for them. */
