@@ -19,21 +19,30 @@ import rosinedpeg.core.plan.Mishap;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 
 class CausesTest {
 
     @ParameterizedTest
     @CsvSource({
-        "I, BRIDGE, NO_GUARD_UNDER_FIRST",
-        "II, BRIDGE, SHARP_BRIDGE_EDGE",
-        "III, NUT, DRY_NUT_GROOVE",
-        "IV, PEG, TOUCHES_IN_PEGBOX",
-        "I, TUNER, BURR_ON_TUNER",
-        "II, MID_LENGTH, AGE"
+        "VIOLIN, I, BRIDGE, NO_GUARD_UNDER_FIRST, 3",
+        "BASS, I, BRIDGE, SHARP_BRIDGE_EDGE, 2",
+        "VIOLIN, II, BRIDGE, SHARP_BRIDGE_EDGE, 2",
+        "CELLO, III, NUT, DRY_NUT_GROOVE, 3",
+        "VIOLA, IV, PEG, TOUCHES_IN_PEGBOX, 3",
+        "VIOLIN, I, TUNER, BURR_ON_TUNER, 2",
+        "BASS, I, TUNER, BURR_ON_TUNER, 1",
+        "VIOLIN, II, MID_LENGTH, AGE, 3"
     })
-    void thePlaceOfABreakNamesItsLikeliestCause(Position position, BreakPlace place, BreakCause likeliest) {
-        assertThat(BreakCause.of(position, place)).first().isEqualTo(likeliest);
+    void thePlaceOfABreakNamesItsLikeliestCause(
+            Family family, Position position, BreakPlace place, BreakCause likeliest, int causes) {
+        SetUp setUp =
+                Examples.with(family == Family.BASS ? TailEnd.SLOT : TailEnd.FORK_TUNER, Examples.instrument(family));
+        assertThat(BreakCause.of(setUp, position, place))
+                .hasSize(causes)
+                .first()
+                .isEqualTo(likeliest);
     }
 
     @Test

@@ -40,6 +40,8 @@ import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.wear.WearState;
 
 /** What is measured, what it cannot be, and what it amounts to. */
@@ -122,6 +124,17 @@ class InspectionTest {
     })
     void whatHasToBeKnownBeforeAnybodyWorksOnItIsSingledOut(String measurements, boolean before) {
         assertThat(Inspection.beforeWork(violin(measurements), TODAY).isEmpty()).isEqualTo(!before);
+    }
+
+    @ParameterizedTest
+    @EnumSource(Family.class)
+    void theThinSteelOfIIsGuardedButOnABass(Family family) {
+        SetUp setUp = measured(Examples.instrument(family), "BRIDGE_GROOVE_DEPTH_I=0.3");
+        StringSpec first = Examples.string(setUp, Position.I);
+        Condition condition = Condition.of(
+                setUp, Map.of(Position.I, Examples.with(first, StringCore.PLAIN_STEEL, first.totalLengthMm())));
+        assertThat(inspect(condition).stream().anyMatch(finding -> finding.kind() == FindingKind.GUARD_MISSING))
+                .isEqualTo(family != Family.BASS);
     }
 
     /** With a collar that would come to the wall before long where the peg is tapered. */

@@ -157,7 +157,10 @@ final class Browser implements AutoCloseable {
     /** Nothing may stand out to the side of a narrow screen. */
     static void assertFits(Page page) {
         int overflow = (int) page.evaluate("document.documentElement.scrollWidth - window.innerWidth");
-        assertThat(overflow).as(page.url()).isLessThanOrEqualTo(0);
+        assertThat(overflow).as(() -> page.url() + " " + page.evaluate("""
+                        () => [...document.querySelectorAll("main *")]
+                            .filter((one) => one.getBoundingClientRect().right > window.innerWidth)
+                            .map((one) => one.outerHTML.slice(0, 200))""")).isLessThanOrEqualTo(0);
     }
 
     @Override

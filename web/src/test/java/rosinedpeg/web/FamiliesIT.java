@@ -115,7 +115,7 @@ class FamiliesIT extends InBrowser {
                 "Which way does the machine of IV turn?",
                 "Let IV, E, down and off the machine post",
                 "Felt washer on the ball of IV",
-                "Wind IV until its silk nears the nut",
+                "Wind the first turns of IV",
                 "Draw the ball of IV up into its channel",
                 "Wind IV by its key")) {
             pedalTo(page, heading);

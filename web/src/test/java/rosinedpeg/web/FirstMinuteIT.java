@@ -87,7 +87,7 @@ class FirstMinuteIT extends InBrowser {
         next(page, "Space", "Draw the peg of II, clean and treat it");
         next(page, "Space", "Graphite in both grooves of II");
         next(page, "s", "Tip of II through the hole, then lock it");
-        next(page, "Space", "Wind II until its silk nears the nut");
+        next(page, "Space", "Wind the first turns of II");
         next(page, "Space", "Hang the tail end of II");
         next(page, "Space", "Wind II, a small gap left to the wall");
         next(page, "Space", "Lay II in its grooves");

@@ -9,6 +9,8 @@ import static rosinedpeg.core.causes.BreakPlace.TUNER;
 
 import java.util.Arrays;
 import java.util.List;
+import rosinedpeg.core.grooves.Guard;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
 
 /** Why a string breaks at a place, the likelier first. */
@@ -44,16 +46,23 @@ public enum BreakCause {
     /**
      * What can be behind a break.
      *
+     * @param setUp the instrument
      * @param position the string
      * @param place where it broke
-     * @return the causes, the likelier first; a missing guard only for I
+     * @return the causes, the likelier first: a missing guard only where one may be needed, an end that does not
+     *     suit its fine tuner only where there is one
+     * @throws IllegalArgumentException when the instrument has no such string
      */
-    public static List<BreakCause> of(Position position, BreakPlace place) {
+    public static List<BreakCause> of(SetUp setUp, Position position, BreakPlace place) {
         requireNonNull(place, "place");
-        requireNonNull(position, "position");
+        boolean tuned = position.in(setUp.tailEnds()).hasFineTuner();
         return Arrays.stream(values())
                 .filter(cause -> cause.place == place)
-                .filter(cause -> cause != NO_GUARD_UNDER_FIRST || position == Position.I)
+                .filter(cause -> switch (cause) {
+                    case NO_GUARD_UNDER_FIRST -> Guard.mayBeNeeded(setUp.family(), position);
+                    case WRONG_END -> tuned;
+                    default -> true;
+                })
                 .toList();
     }
 }

@@ -5,6 +5,7 @@ public enum BreakPlace {
     NUT,
     PEG,
     BRIDGE,
+    /** At its tail end: where it hangs in a fine tuner or a slot. */
     TUNER,
     MID_LENGTH
 }

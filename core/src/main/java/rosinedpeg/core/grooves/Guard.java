@@ -1,5 +1,8 @@
 package rosinedpeg.core.grooves;
 
+import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.strings.Position;
+
 /** What keeps I from cutting into the bridge: one of the two, never both. */
 public enum Guard {
     NONE,
@@ -7,6 +10,11 @@ public enum Guard {
     PARCHMENT,
     /** Loose on the string; it slides off and has to be put back each time the string moves. */
     TUBE;
+
+    /** {@return whether a string may need one: I, whose thin steel cuts into the wood, but not that of a double bass} */
+    public static boolean mayBeNeeded(Family family, Position position) {
+        return position == Position.I && family != Family.BASS;
+    }
 
     /**
      * What a bridge with those has.

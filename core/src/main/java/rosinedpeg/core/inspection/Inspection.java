@@ -39,6 +39,7 @@ import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.fit.FitCheck;
 import rosinedpeg.core.grooves.Groove;
+import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.pegs.CollarTrend;
 import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegWood;
@@ -180,6 +181,7 @@ public final class Inspection {
                 && !condition.tube()
                 && first != null
                 && first.core() == StringCore.PLAIN_STEEL
+                && Guard.mayBeNeeded(setUp.family(), Position.I)
                 && isMeasured(Quantity.BRIDGE_GROOVE_DEPTH, Position.I)) {
             add(Position.I, FindingKind.GUARD_MISSING, WATCH);
         }

@@ -222,7 +222,7 @@ final class StringSteps {
         Position position = string.position();
         if (position == Position.I && list.guard() == Guard.PARCHMENT) {
             list.add(StepKind.TAKE_TUBE_OFF, position, List.of(Material.CUTTER), List.of(Caution.CUTTER));
-        } else if (position == Position.I && !isBass() && string.core() == StringCore.PLAIN_STEEL) {
+        } else if (Guard.mayBeNeeded(setUp.family(), position) && string.core() == StringCore.PLAIN_STEEL) {
             list.add(StepKind.SLIDE_TUBE_ON, position, Material.TUBE);
         }
     }

@@ -171,7 +171,8 @@ class BenchPages {
                         .filter(mishap ->
                                 mishap.kind() == Mishap.Kind.STRING_BROKE && mishap.position() == step.position())
                         .reduce((earlier, later) -> later))
-                .map(broke -> BreakCause.of(requireNonNull(broke.position()), requireNonNull(broke.place())))
+                .map(broke -> BreakCause.of(
+                        state.plan().setUp(), requireNonNull(broke.position()), requireNonNull(broke.place())))
                 .orElse(List.of());
     }
 

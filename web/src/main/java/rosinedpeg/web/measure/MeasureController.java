@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import rosinedpeg.core.grooves.Guard;
 import rosinedpeg.core.setup.Area;
 import rosinedpeg.core.setup.Contradiction;
 import rosinedpeg.core.setup.Measurable;
@@ -327,6 +328,14 @@ class MeasureController {
      */
     record SheetPage(
             Instrument instrument, Area area, List<MeasuredArea> areas, List<Line> lines, int recorded, UUID press) {
+
+        /** {@return whether parchment and tube are asked for: where I may need one, or one was told} */
+        public boolean guarded() {
+            return area == Area.BRIDGE
+                    && (Guard.mayBeNeeded(instrument.setUp().family(), Position.I)
+                            || instrument.fittings().parchment()
+                            || instrument.fittings().tube());
+        }
 
         /** {@return what lengths can be typed in} */
         public Lengths[] units() {
