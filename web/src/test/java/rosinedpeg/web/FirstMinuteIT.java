@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Pattern;
+import org.assertj.core.api.SoftAssertions;
 import org.junit.jupiter.api.Test;
 
 /** What a stranger does first, in a real browser. */
@@ -176,7 +177,15 @@ class FirstMinuteIT extends InBrowser {
                 .param(violin)
                 .query(UUID.class)
                 .single();
+        String trueness = "/instruments/" + instrument("Pit 1 violin") + "/strings/III/trueness";
         UUID run = openRun("Pit 5 viola");
+        UUID kind = database.sql("select kind_id from fitted_string where id = ?")
+                .param(settling)
+                .query(UUID.class)
+                .single();
+        String loan = "/lend/loans/" + any("loan");
+        lengthenNames();
+        SoftAssertions softly = new SoftAssertions();
         for (int width : new int[] {390, 1280}) {
             Page page = signedIn("keeper", width);
             for (String path : List.of(
@@ -186,7 +195,7 @@ class FirstMinuteIT extends InBrowser {
                     "/settling",
                     "/settling/" + settling,
                     "/settling/" + settling + "/recording",
-                    "/instruments/" + instrument("Pit 1 violin") + "/strings/III/trueness",
+                    trueness,
                     "/instruments/" + violin,
                     "/instruments/" + violin + "/plan",
                     "/instruments/" + violin + "/plan?strings=I&strings=II&strings=III&strings=IV",
@@ -258,15 +267,53 @@ class FirstMinuteIT extends InBrowser {
                     "/diary/feeds",
                     "/workshop",
                     "/people",
-                    "/password")) {
+                    "/people/" + account("pit").accountId(),
+                    "/password",
+                    "/strings/" + kind,
+                    "/drawer/kinds/" + kind,
+                    "/lives/" + kind,
+                    "/sound/" + kind,
+                    loan,
+                    loan + "/slip",
+                    "/lend/borrowers/" + any("borrower"),
+                    "/buying/" + any("purchase"),
+                    "/diary/" + any("occasion"),
+                    "/week/day/" + LocalDate.now(),
+                    "/instruments/" + violin + "/sittings",
+                    "/instruments/" + violin + "/players")) {
                 page.navigate(path);
-                Browser.assertFits(page);
+                softly.check(() -> Browser.assertFits(page));
                 if (width > 390 || page.url().endsWith(violin.toString())) {
                     Browser.assertAccessible(page);
                 }
             }
         }
+        softly.assertAll();
         assertThat(browser.complaints()).isEmpty();
+    }
+
+    private UUID any(String table) {
+        return database.sql("select id from " + table + " order by id limit 1")
+                .query(UUID.class)
+                .single();
+    }
+
+    /** Every name as long as it may be, and without a space to break at. */
+    private void lengthenNames() {
+        for (String column : List.of(
+                "instrument.name 60",
+                "string_kind.maker 60",
+                "string_kind.line 60",
+                "supplier.name 60",
+                "occasion.name 60",
+                "borrower.name 80",
+                "person.name 80",
+                "workshop.name 80")) {
+            String[] parts = column.split("[. ]");
+            database.sql("update %1$s set %2$s = rpad(replace(%2$s, ' ', ''), %3$s, 'Hafenspeicher')"
+                            .formatted((Object[]) parts))
+                    .update();
+        }
     }
 
     @Test
