@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.BoundingBox;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -289,6 +290,10 @@ class FirstMinuteIT extends InBrowser {
             }
         }
         softly.assertAll();
+        Page low = signedIn("keeper", 1280);
+        low.setViewportSize(1280, 640);
+        BoundingBox out = low.locator(".who button").boundingBox();
+        assertThat(out.y + out.height).as("the way out, on a low screen").isLessThan(640);
         assertThat(browser.complaints()).isEmpty();
     }
 
