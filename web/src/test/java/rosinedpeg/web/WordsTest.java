@@ -49,8 +49,11 @@ import rosinedpeg.core.setup.Contradiction;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
+import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
+import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.tailpiece.FineTuner;
@@ -205,6 +208,16 @@ class WordsTest {
         wanted.add("work." + PlanKind.PEG_SERVICE + ".gears");
         add(wanted, "mishap.", Mishap.Kind.values(), "", ".noted");
         add(wanted, "mishap.", new Enum<?>[] {Mishap.Kind.PEG_SLIPS, Mishap.Kind.PEG_STUCK}, ".machine");
+        SetUp slots = SetUp.unmeasured(Size.of(Family.BASS).get(0));
+        add(
+                wanted,
+                "wrong.string.",
+                Arrays.stream(Mishap.Kind.values())
+                        .filter(kind -> kind.ofString() && !kind.happensTo(slots, Position.I))
+                        .toArray(Mishap.Kind[]::new),
+                "");
+        add(wanted, "step.hang.", TailEnd.values(), "");
+        add(wanted, "step.free.", TailEnd.values(), "");
         add(wanted, "breakPlace.", BreakPlace.values(), "");
         add(wanted, "breakCause.", BreakCause.values(), "");
         add(wanted, "symptom.", Symptom.values(), "");

@@ -1,5 +1,7 @@
 package rosinedpeg.core.grooves;
 
+import static java.util.Objects.requireNonNull;
+
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
 
@@ -13,6 +15,8 @@ public enum Guard {
 
     /** {@return whether a string may need one: I, whose thin steel cuts into the wood, but not that of a double bass} */
     public static boolean mayBeNeeded(Family family, Position position) {
+        requireNonNull(family, "family");
+        requireNonNull(position, "position");
         return position == Position.I && family != Family.BASS;
     }
 
