@@ -149,7 +149,7 @@ class PegIT {
                     .click();
             assertThat(page.locator("h1")).containsText("Tip of II");
             Browser.turn(page, "Space");
-            assertThat(page.locator("h1")).containsText("Wind II");
+            assertThat(page.locator("h1")).containsText("first turns of II");
             String run = page.url();
             String standing = standing(page);
 
@@ -166,7 +166,7 @@ class PegIT {
             kill(pidIn("postgres/postmaster.pid"), "KILL");
             for (int i = 0; i < 300; i++) {
                 var answer = page.request().get(run);
-                if (answer.status() == 200 && answer.text().contains("Wind II")) {
+                if (answer.status() == 200 && answer.text().contains("first turns of II")) {
                     break;
                 }
                 Thread.sleep(100);
