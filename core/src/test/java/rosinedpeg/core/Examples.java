@@ -135,21 +135,17 @@ public final class Examples {
 
     /** The same instrument with other pegs. */
     public static SetUp with(PegKind pegs, SetUp setUp) {
-        return new SetUp(
-                setUp.size(),
-                setUp.leftHanded(),
-                setUp.referenceA(),
-                setUp.openStrings(),
-                setUp.figures(),
-                setUp.tailEnds(),
-                setUp.pegSides(),
-                pegs);
+        return fitted(setUp, setUp.tailEnds(), pegs);
     }
 
     /** The same instrument with every string hung on that. */
     public static SetUp with(TailEnd hungOn, SetUp setUp) {
         Map<Position, TailEnd> tailEnds = new EnumMap<>(Position.class);
         setUp.positions().forEach(position -> tailEnds.put(position, hungOn));
+        return fitted(setUp, tailEnds, setUp.pegKind());
+    }
+
+    private static SetUp fitted(SetUp setUp, Map<Position, TailEnd> tailEnds, PegKind pegs) {
         return new SetUp(
                 setUp.size(),
                 setUp.leftHanded(),
@@ -158,7 +154,7 @@ public final class Examples {
                 setUp.figures(),
                 tailEnds,
                 setUp.pegSides(),
-                setUp.pegKind());
+                pegs);
     }
 
     /** The same string of another core and length. */
