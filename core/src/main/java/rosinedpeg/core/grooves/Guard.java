@@ -4,6 +4,8 @@ import static java.util.Objects.requireNonNull;
 
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.core.strings.StringCore;
+import rosinedpeg.core.strings.StringSpec;
 
 /** What keeps I from cutting into the bridge: one of the two, never both. */
 public enum Guard {
@@ -18,6 +20,11 @@ public enum Guard {
         requireNonNull(family, "family");
         requireNonNull(position, "position");
         return position == Position.I && family != Family.BASS;
+    }
+
+    /** {@return whether a string needs one: a plain steel I, where one may be needed} */
+    public static boolean isNeeded(Family family, StringSpec string) {
+        return mayBeNeeded(family, string.position()) && string.core() == StringCore.PLAIN_STEEL;
     }
 
     /**

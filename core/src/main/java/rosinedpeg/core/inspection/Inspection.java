@@ -47,7 +47,6 @@ import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.tailpiece.Afterlength;
 import rosinedpeg.core.tailpiece.FineTuner;
@@ -180,8 +179,7 @@ public final class Inspection {
         } else if (!condition.parchment()
                 && !condition.tube()
                 && first != null
-                && first.core() == StringCore.PLAIN_STEEL
-                && Guard.mayBeNeeded(setUp.family(), Position.I)
+                && Guard.isNeeded(setUp.family(), first)
                 && isMeasured(Quantity.BRIDGE_GROOVE_DEPTH, Position.I)) {
             add(Position.I, FindingKind.GUARD_MISSING, WATCH);
         }

@@ -38,7 +38,6 @@ import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Elasticity;
 import rosinedpeg.core.strings.Position;
-import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.strings.StringEnd;
 import rosinedpeg.core.strings.StringFigure;
 import rosinedpeg.core.strings.StringSpec;
@@ -222,7 +221,7 @@ final class StringSteps {
         Position position = string.position();
         if (position == Position.I && list.guard() == Guard.PARCHMENT) {
             list.add(StepKind.TAKE_TUBE_OFF, position, List.of(Material.CUTTER), List.of(Caution.CUTTER));
-        } else if (Guard.mayBeNeeded(setUp.family(), position) && string.core() == StringCore.PLAIN_STEEL) {
+        } else if (Guard.isNeeded(setUp.family(), string)) {
             list.add(StepKind.SLIDE_TUBE_ON, position, Material.TUBE);
         }
     }
@@ -238,7 +237,7 @@ final class StringSteps {
         }
     }
 
-    /** {@return whether it is a bass string with a ball that sits in a channel of the tailpiece, which a knot or a ball in a tuner does not} */
+    /** {@return whether its ball sits in a channel of the tailpiece: a bass string's that is neither knotted nor hung on a tuner} */
     private boolean inChannel(StringSpec string) {
         return isBass() && string.end() == StringEnd.BALL && string.position().in(setUp.tailEnds()) == TailEnd.SLOT;
     }

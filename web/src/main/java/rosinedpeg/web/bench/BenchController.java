@@ -203,10 +203,12 @@ class BenchController {
             @RequestParam(required = false) BreakPlace place,
             Model model,
             HttpServletRequest request) {
-        if (mishap.ofString() && string == null) {
-            result.rejectValue("string", "wrong.string.missing");
-        } else if (string != null && mishap.ofString() && cannotHappen(id, mishap, string)) {
-            result.rejectValue("string", "wrong.string." + mishap, new Object[] {string}, null);
+        if (mishap.ofString()) {
+            if (string == null) {
+                result.rejectValue("string", "wrong.string.missing");
+            } else if (cannotHappen(id, mishap, string)) {
+                result.rejectValue("string", "wrong.string." + mishap, new Object[] {string}, null);
+            }
         }
         if (mishap == Mishap.Kind.STRING_BROKE && place == null) {
             result.rejectValue("place", "wrong.place.missing");
