@@ -3,13 +3,13 @@ package rosinedpeg.web.instrument;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
-import java.time.ZoneOffset;
 import java.util.List;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.figure.Figure;
 import rosinedpeg.core.setup.Measurable;
 import rosinedpeg.core.strings.Position;
+import rosinedpeg.web.platform.CurrentWorkshop;
 
 /**
  * One line of an instrument's log.
@@ -72,8 +72,9 @@ public record LogEntry(
         return of(noon(on), kind, position, null, by);
     }
 
+    /** Noon where the workshop stands, so that it is told of this very day there. */
     private static Instant noon(LocalDate day) {
-        return day.atTime(LocalTime.NOON).toInstant(ZoneOffset.UTC);
+        return day.atTime(LocalTime.NOON).atZone(CurrentWorkshop.zone()).toInstant();
     }
 
     /**
