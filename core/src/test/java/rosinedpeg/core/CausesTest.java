@@ -2,7 +2,6 @@ package rosinedpeg.core;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
@@ -47,14 +46,13 @@ class CausesTest {
 
     @Test
     void twiceAtOnePlaceIsTheInstrumentsFault() {
-        LocalDate day = LocalDate.of(2026, 5, 1);
-        Breakages once = new Breakages(List.of(new Breakages.Breakage(day, Position.I, BreakPlace.NUT)));
+        Breakages once = new Breakages(List.of(new Breakages.Breakage(Position.I, BreakPlace.NUT)));
         assertThat(once.instrumentAtFault(Position.I, BreakPlace.NUT)).isFalse();
         Breakages twice = new Breakages(List.of(
-                new Breakages.Breakage(day, Position.I, BreakPlace.NUT),
-                new Breakages.Breakage(day.plusDays(40), Position.I, BreakPlace.NUT),
-                new Breakages.Breakage(day, Position.I, BreakPlace.MID_LENGTH),
-                new Breakages.Breakage(day.plusDays(80), Position.I, BreakPlace.MID_LENGTH)));
+                new Breakages.Breakage(Position.I, BreakPlace.NUT),
+                new Breakages.Breakage(Position.I, BreakPlace.NUT),
+                new Breakages.Breakage(Position.I, BreakPlace.MID_LENGTH),
+                new Breakages.Breakage(Position.I, BreakPlace.MID_LENGTH)));
         assertThat(twice.instrumentAtFault(Position.I, BreakPlace.NUT)).isTrue();
         assertThat(twice.instrumentAtFault(Position.II, BreakPlace.NUT)).isFalse();
         assertThat(twice.instrumentAtFault(Position.I, BreakPlace.MID_LENGTH))

@@ -2,7 +2,6 @@ package rosinedpeg.core.causes;
 
 import static java.util.Objects.requireNonNull;
 
-import java.time.LocalDate;
 import java.util.List;
 import rosinedpeg.core.strings.Position;
 
@@ -37,14 +36,12 @@ public record Breakages(List<Breakage> all) {
     /**
      * A break.
      *
-     * @param on the day
      * @param position the string
      * @param place where it broke
      */
-    public record Breakage(LocalDate on, Position position, BreakPlace place) {
+    public record Breakage(Position position, BreakPlace place) {
         /** Checks the parts. */
         public Breakage {
-            requireNonNull(on, "on");
             requireNonNull(place, "place");
             requireNonNull(position, "position");
         }

@@ -9,8 +9,6 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Transient;
 import java.time.Instant;
-import java.time.LocalDate;
-import java.time.ZoneOffset;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.Immutable;
@@ -148,8 +146,7 @@ class RunEventEntity implements Persistable<UUID> {
 
     /** {@return the break of a string that this row records} */
     Breakage breakage() {
-        return new Breakage(
-                LocalDate.ofInstant(recordedAt, ZoneOffset.UTC), requireNonNull(position), requireNonNull(place));
+        return new Breakage(requireNonNull(position), requireNonNull(place));
     }
 
     @Override
