@@ -7,8 +7,11 @@ import static org.springframework.security.test.web.servlet.request.SecurityMock
 
 import jakarta.servlet.http.Cookie;
 import java.io.ByteArrayInputStream;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import javax.xml.parsers.DocumentBuilderFactory;
@@ -30,6 +33,11 @@ import rosinedpeg.web.platform.SignedIn;
 /** What is measured and noticed on an instrument: taken as it was meant, told where it cannot be, never lost. */
 @AutoConfigureMockMvc
 class MeasuringIT extends RunningApplication {
+
+    /** Not long ago: what is older than the demonstration's latest is not on an instrument's first page. */
+    private static final LocalDate DAY = LocalDate.now().minusDays(3);
+
+    private static final DateTimeFormatter WRITTEN = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
 
     @Autowired
     MockMvcTester mvc;
@@ -53,7 +61,7 @@ class MeasuringIT extends RunningApplication {
     }
 
     private MvcTestResult sheet(String area, Map<String, String> fields, Cookie... cookies) {
-        Map<String, String> all = new HashMap<>(Map.of("on", "2026-01-05"));
+        Map<String, String> all = new HashMap<>(Map.of("on", DAY.toString()));
         all.putAll(fields);
         return post("/measure/" + area, all, cookies);
     }
@@ -180,7 +188,9 @@ class MeasuringIT extends RunningApplication {
         assertThat(sheet("BRIDGE", first)).hasStatus(302);
         assertThat(count("measurement")).isEqualTo(before + 1);
         assertThat(sheet("BRIDGE", Map.of("values[FOOT_DEPTH]", "10.8"))).hasStatus(302);
-        assertThat(get("/measure/BRIDGE")).bodyText().contains("10.8 mm</span>", "10.5 · 5 Jan 2026, Bench");
+        assertThat(get("/measure/BRIDGE"))
+                .bodyText()
+                .contains("10.8 mm</span>", "10.5 · " + DAY.format(WRITTEN) + ", Bench");
         assertThat(get("")).bodyText().contains("Measured by Bench under the stage:");
     }
 
@@ -239,7 +249,7 @@ class MeasuringIT extends RunningApplication {
         }
         assertThat(mvc.post()
                         .uri("/instruments/" + cello + "/pegs/I")
-                        .param("on", "2026-01-05")
+                        .param("on", DAY.toString())
                         .with(user(stranger))
                         .with(csrf()))
                 .hasStatus(404);
@@ -249,7 +259,7 @@ class MeasuringIT extends RunningApplication {
     void thePegsWoodTellsBeforeItSlipsAndForeseesItsCollar() {
         assertThat(post("/peg-wood", Map.of("version", "0", "wood", "PLASTIC"))).hasStatus(400);
         assertThat(post("/peg-wood", Map.of("version", "0", "wood", "EBONY"))).hasStatus(302);
-        assertThat(post("/pegs/II", Map.of("signs", "BOTH_BANDS_SHINY", "collar", "17", "on", "2026-01-05")))
+        assertThat(post("/pegs/II", Map.of("signs", "BOTH_BANDS_SHINY", "collar", "17", "on", DAY.toString())))
                 .hasStatus(302);
         assertThat(get("/pegs")).bodyText().contains("polished ebony", "Usual for its wood: 0.2 mm a year");
         assertThat(get("")).bodyText().contains("Peg II: ebony bands polished");
@@ -261,17 +271,17 @@ class MeasuringIT extends RunningApplication {
     @ParameterizedTest
     @CsvSource({"GEARED, , oil on its gears", "MACHINE_HEAD, oil on its gears, both bands"})
     void gearsAreLookedAtAsGears(PegKind pegs, @Nullable String offered, String notOffered) {
-        assertThat(post("/pegs/II", Map.of("signs", "ONE_BAND_SHINY", "on", "2026-01-05")))
+        assertThat(post("/pegs/II", Map.of("signs", "ONE_BAND_SHINY", "on", DAY.toString())))
                 .hasStatus(302);
         assertThat(post(
                         "/peg-sides",
                         Map.of("version", "0", "pegKind", pegs.name(), "knobs", "TREBLE,TREBLE,BASS,BASS")))
                 .hasStatus(302);
         assertThat(get("/pegs")).bodyText().doesNotContain("tapers differently");
-        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "PEG_COMPOUND", "on", "2026-01-05")))
+        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "PEG_COMPOUND", "on", DAY.toString())))
                 .bodyText()
                 .contains("That does not go on such pegs");
-        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "CLEANED", "on", "2026-01-05")))
+        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "CLEANED", "on", DAY.toString())))
                 .hasStatus(302);
         assertThat(get("/pegs"))
                 .bodyText()
@@ -289,7 +299,7 @@ class MeasuringIT extends RunningApplication {
     void aLookAtAPegIsJudgedLoggedAndPlannedWith() {
         assertThat(post(
                         "/pegs/III",
-                        Map.of("signs", "CREEPS_BACK", "treatment", "LUBRICATING_PASTE", "on", "2026-01-05")))
+                        Map.of("signs", "CREEPS_BACK", "treatment", "LUBRICATING_PASTE", "on", DAY.toString())))
                 .hasStatus(200)
                 .bodyText()
                 .contains("Nothing that lubricates goes on a peg that creeps back.");
@@ -308,7 +318,7 @@ class MeasuringIT extends RunningApplication {
                 "treatment", "GRIPPING_DROPS",
                 "collar", "15.5",
                 "text", "holds at pitch",
-                "on", "2026-01-05",
+                "on", DAY.toString(),
                 "press", UUID.randomUUID().toString());
         assertThat(post("/pegs/III", look)).hasStatus(302);
         assertThat(post("/pegs/III", look)).hasStatus(302);
@@ -318,7 +328,9 @@ class MeasuringIT extends RunningApplication {
         assertThat(get("")).bodyText().contains("Peg III slips", "Peg III looked at by Bench under the stage");
         assertThat(get("/plan?strings=III&pegs[III]=SLIPS")).bodyText().containsPattern("value=\"SLIPS\" selected");
         assertThat(get("/work?kind=PEG_SERVICE")).bodyText().contains("Choose at least one peg");
-        assertThat(post("/pegs/II", Map.of("signs", "JERKS", "on", "2026-01-06")))
+        assertThat(post(
+                        "/pegs/II",
+                        Map.of("signs", "JERKS", "on", DAY.plusDays(1).toString())))
                 .hasStatus(302);
         assertThat(get("/work?kind=PEG_SERVICE"))
                 .bodyText()
@@ -327,7 +339,7 @@ class MeasuringIT extends RunningApplication {
                 .doesNotContain("Draw the peg of III");
         assertThat(get("/work?kind=PEG_SERVICE&pegs[II]=")).bodyText().contains("Choose at least one peg");
         assertThat(get("/pegs/V")).hasStatus(405);
-        assertThat(post("/pegs/V", Map.of("on", "2026-01-05"))).hasStatus(404);
+        assertThat(post("/pegs/V", Map.of("on", DAY.toString()))).hasStatus(404);
     }
 
     @Test
