@@ -179,7 +179,7 @@ class WorkingIT extends InBrowser {
         page.locator("a.worked[href*='/TURNS?string=I&']").focus();
         page.keyboard().press("Enter");
         Locator working = page.locator(".working-open");
-        assertThat(working).containsText("Turns on the peg");
+        assertThat(working).containsText("Turns when wound");
         assertThat(working).isInViewport();
         assertThat(working.locator(".symbol").first()).hasText("l");
         assertThat(page.locator("a.worked[href*='/TURNS?string=I&']")).isFocused();
