@@ -58,6 +58,7 @@ import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentEdit;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.instrument.Stringing;
@@ -85,6 +86,9 @@ class GrowthIT extends InRequests {
 
     @Autowired
     Instruments instruments;
+
+    @Autowired
+    InstrumentNames instrumentNames;
 
     @Autowired
     Sounds sounds;
@@ -521,27 +525,27 @@ class GrowthIT extends InRequests {
                     .map(string -> string.kind().id())
                     .collect(toSet());
             UUID never = UUID.randomUUID();
-            assertThat(instruments.names(Set.of(violin, never))).containsOnlyKeys(violin);
+            assertThat(instrumentNames.of(Set.of(violin, never))).containsOnlyKeys(violin);
             statistics.setStatisticsEnabled(true);
             statistics.clear();
             assertThat(instruments.standings(both)).containsOnlyKeys(violin, other);
-            assertThat(instruments.names(Set.of(other, never))).containsOnlyKeys(other);
+            assertThat(instrumentNames.of(Set.of(other, never))).containsOnlyKeys(other);
             assertThat(kinds.some(kindIds)).containsOnlyKeys(kindIds);
             assertThat(statistics.getPrepareStatementCount()).isZero();
             statistics.setStatisticsEnabled(false);
             apart.executeWithoutResult(change -> {
                 rename(violin, "Pit 1 violin, lent");
-                assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, lent");
+                assertThat(instrumentNames.of(both)).containsEntry(violin, "Pit 1 violin, lent");
                 rename(violin, "Pit 1 violin, back");
-                assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back");
+                assertThat(instrumentNames.of(both)).containsEntry(violin, "Pit 1 violin, back");
             });
             apart.setReadOnly(true);
             apart.executeWithoutResult(
-                    again -> assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back"));
-            assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin");
+                    again -> assertThat(instrumentNames.of(both)).containsEntry(violin, "Pit 1 violin, back"));
+            assertThat(instrumentNames.of(both)).containsEntry(violin, "Pit 1 violin");
         }));
         at(() -> reading.executeWithoutResult(
-                open -> assertThat(instruments.names(both)).containsEntry(violin, "Pit 1 violin, back")));
+                open -> assertThat(instrumentNames.of(both)).containsEntry(violin, "Pit 1 violin, back")));
         at(() -> rename(violin, "Pit 1 violin"));
     }
 

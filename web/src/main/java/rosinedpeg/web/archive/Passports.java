@@ -18,6 +18,7 @@ import org.springframework.transaction.annotation.Isolation;
 import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.web.archive.ArchiveLayout.Column;
 import rosinedpeg.web.archive.ArchiveLayout.Part;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -53,6 +54,7 @@ class Passports {
     private final JdbcTemplate database;
     private final JsonMapper json;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Arrival arrival;
     private final Clock clock;
 
@@ -61,12 +63,14 @@ class Passports {
             DataSource database,
             JsonMapper json,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             Arrival arrival,
             Clock clock) {
         this.layout = layout;
         this.database = new JdbcTemplate(database);
         this.json = json;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.arrival = arrival;
         this.clock = clock;
     }
@@ -116,7 +120,7 @@ class Passports {
     public UUID take(UUID workshop, Path file, UUID press) {
         // Of two presses at one moment the second waits, and finds what the first has done.
         database.query("select pg_advisory_xact_lock(?)", row -> {}, press.getLeastSignificantBits());
-        if (!instruments.names(List.of(press)).isEmpty()) {
+        if (!instrumentNames.of(List.of(press)).isEmpty()) {
             return press;
         }
         try (Source source = new Source.Text(json, file)) {
@@ -200,7 +204,7 @@ class Passports {
     private String freeName(String name) {
         return Stream.iterate(1, number -> number + 1)
                 .map(number -> number == 1 ? name : numbered(name, number, LONGEST_LINE))
-                .filter(free -> !instruments.nameTaken(free))
+                .filter(free -> !instrumentNames.taken(free))
                 .findFirst()
                 .orElseThrow();
     }

@@ -40,6 +40,7 @@ import rosinedpeg.core.working.Working;
 import rosinedpeg.web.bench.Benches.Taken;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.listen.PitchFrom;
 import rosinedpeg.web.listen.PitchQuestion;
@@ -62,6 +63,7 @@ class BenchController {
 
     private final Benches benches;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final BenchPages pages;
     private final WorkingView workings;
     private final PitchSources sources;
@@ -70,12 +72,14 @@ class BenchController {
     BenchController(
             Benches benches,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             BenchPages pages,
             WorkingView workings,
             PitchSources sources,
             Words words) {
         this.benches = benches;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.pages = pages;
         this.workings = workings;
         this.sources = sources;
@@ -91,7 +95,7 @@ class BenchController {
     @GetMapping("/bench")
     String open(@RequestParam(defaultValue = "0") int from, Model model, HttpServletRequest request) {
         OpenRuns open = benches.open(from);
-        Map<UUID, String> names = instruments.names(open.instrumentIds());
+        Map<UUID, String> names = instrumentNames.of(open.instrumentIds());
         Page.lay(OpenPage.of(open, id -> requireNonNull(names.get(id))), model);
         return Htmx.asks(request) ? "bench/open :: rows" : "bench/open";
     }

@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.buying.Budget;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
@@ -37,11 +37,11 @@ class BudgetController {
     private static final int MOST_MEANT = 2000;
 
     private final Needs needs;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
 
-    BudgetController(Needs needs, Instruments instruments) {
+    BudgetController(Needs needs, InstrumentNames instrumentNames) {
         this.needs = needs;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -50,7 +50,7 @@ class BudgetController {
         Optional<Price> sum = form.price().isBlank() && form.currency().isBlank()
                 ? Optional.empty()
                 : Price.read(result, form.price(), form.currency());
-        Set<UUID> meant = instruments.meant(form.called(), MOST_MEANT);
+        Set<UUID> meant = instrumentNames.meant(form.called(), MOST_MEANT);
         if (!form.called().isBlank() && meant.isEmpty()) {
             result.rejectValue("called", "drawer.caseOf.unknown", new Object[] {form.called()}, null);
         }

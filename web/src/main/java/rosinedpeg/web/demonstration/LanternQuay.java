@@ -73,6 +73,7 @@ import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Before;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.kinds.Price;
@@ -120,6 +121,7 @@ class LanternQuay implements ApplicationRunner {
     private final Accounts accounts;
     private final InventedStrings strings;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final PegLooks pegLooks;
     private final Notes notes;
     private final Aftercare aftercare;
@@ -146,6 +148,7 @@ class LanternQuay implements ApplicationRunner {
             Accounts accounts,
             InventedStrings strings,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             PegLooks pegLooks,
             Notes notes,
             Aftercare aftercare,
@@ -170,6 +173,7 @@ class LanternQuay implements ApplicationRunner {
         this.accounts = accounts;
         this.strings = strings;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.pegLooks = pegLooks;
         this.notes = notes;
         this.aftercare = aftercare;
@@ -552,7 +556,7 @@ class LanternQuay implements ApplicationRunner {
                 "",
                 day.atTime(from).atZone(ZONE).toInstant(),
                 day.atTime(until).atZone(ZONE).toInstant(),
-                instruments.meant("Pit", MOST_IN_THE_PIT)));
+                instrumentNames.meant("Pit", MOST_IN_THE_PIT)));
     }
 
     private Instant daysAgo(int days) {

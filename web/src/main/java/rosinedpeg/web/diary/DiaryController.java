@@ -20,7 +20,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.dates.OccasionKind;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
 import rosinedpeg.web.platform.Constraint;
@@ -38,16 +38,16 @@ class DiaryController {
 
     private final Weeks weeks;
     private final Occasions occasions;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
 
-    DiaryController(Weeks weeks, Occasions occasions, Instruments instruments) {
+    DiaryController(Weeks weeks, Occasions occasions, InstrumentNames instrumentNames) {
         this.weeks = weeks;
         this.occasions = occasions;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
     }
 
     private Set<UUID> meant(String name) {
-        return instruments.meant(name, MOST_PLAYED);
+        return instrumentNames.meant(name, MOST_PLAYED);
     }
 
     /**
@@ -121,7 +121,7 @@ class DiaryController {
         Occasion one = occasions.get(id);
         model.addAttribute(
                 "form",
-                DiaryForm.of(one, instruments.names(one.what().instruments()).values(), CurrentWorkshop.zone()));
+                DiaryForm.of(one, instrumentNames.of(one.what().instruments()).values(), CurrentWorkshop.zone()));
         return show(Optional.of(one), model);
     }
 

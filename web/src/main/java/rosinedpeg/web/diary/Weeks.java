@@ -33,6 +33,7 @@ import rosinedpeg.core.settling.Steadiness;
 import rosinedpeg.web.aftercare.Aftercare;
 import rosinedpeg.web.aftercare.OwedWork;
 import rosinedpeg.web.drawing.WeekDrawing;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Standing;
 import rosinedpeg.web.instrument.StringOn;
@@ -63,6 +64,7 @@ class Weeks {
 
     private final Occasions occasions;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Settlings settlings;
     private final Aftercare aftercare;
     private final Rack rack;
@@ -73,6 +75,7 @@ class Weeks {
     Weeks(
             Occasions occasions,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             Settlings settlings,
             Aftercare aftercare,
             Rack rack,
@@ -81,6 +84,7 @@ class Weeks {
             PlatformTransactionManager transactions) {
         this.occasions = occasions;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.settlings = settlings;
         this.aftercare = aftercare;
         this.rack = rack;
@@ -137,7 +141,7 @@ class Weeks {
     }
 
     private Map<UUID, String> names(List<Occasion> dates) {
-        return instruments.names(
+        return instrumentNames.of(
                 dates.stream().flatMap(one -> one.what().instruments().stream()).collect(toSet()));
     }
 
@@ -416,7 +420,7 @@ class Weeks {
     }
 
     private List<Told> owed(Map<UUID, List<OwedWork>> owed, Instant now) {
-        Map<UUID, String> names = instruments.names(owed.keySet());
+        Map<UUID, String> names = instrumentNames.of(owed.keySet());
         List<Told> told = new ArrayList<>();
         owed.forEach((id, work) -> {
             String name = names.get(id);

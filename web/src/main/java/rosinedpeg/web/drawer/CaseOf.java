@@ -5,7 +5,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.validation.Errors;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 
 /** Reads in the case of which instrument a string lies. */
 final class CaseOf {
@@ -16,8 +16,8 @@ final class CaseOf {
     private CaseOf() {}
 
     /** {@return the instrument that is named; empty where none is, or a refusal was noted at the field {@code caseOf}} */
-    static Optional<UUID> read(Errors errors, String name, Instruments instruments) {
-        return read(errors, name, one -> instruments.meant(one, TELL_APART));
+    static Optional<UUID> read(Errors errors, String name, InstrumentNames instrumentNames) {
+        return read(errors, name, one -> instrumentNames.meant(one, TELL_APART));
     }
 
     /** {@return the same, where it is known already what some names mean} */

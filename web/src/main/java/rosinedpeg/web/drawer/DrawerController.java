@@ -28,7 +28,7 @@ import rosinedpeg.core.working.WearGrounds;
 import rosinedpeg.core.working.Working;
 import rosinedpeg.web.drawing.Envelopes;
 import rosinedpeg.web.drawing.View;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.KindWords;
 import rosinedpeg.web.kinds.StringKind;
@@ -52,7 +52,7 @@ class DrawerController {
     private final Shelves shelves;
     private final Counting counting;
     private final StringKinds kinds;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final KindWords kindWords;
     private final Words words;
     private final WorkingView workings;
@@ -62,7 +62,7 @@ class DrawerController {
             Shelves shelves,
             Counting counting,
             StringKinds kinds,
-            Instruments instruments,
+            InstrumentNames instrumentNames,
             KindWords kindWords,
             Words words,
             WorkingView workings) {
@@ -70,7 +70,7 @@ class DrawerController {
         this.shelves = shelves;
         this.counting = counting;
         this.kinds = kinds;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.kindWords = kindWords;
         this.words = words;
         this.workings = workings;
@@ -110,7 +110,7 @@ class DrawerController {
         List<InDrawer> lying = drawer.lying(known.keySet()).values().stream()
                 .flatMap(List::stream)
                 .toList();
-        Map<UUID, String> cases = instruments.names(
+        Map<UUID, String> cases = instrumentNames.of(
                 lying.stream().map(InDrawer::caseOf).filter(Objects::nonNull).collect(Collectors.toSet()));
         String table = DrawerTable.write(lying, known, drawer.were(lying), cases);
         return Cells.answer(words.say("drawer.table.file"), table);
@@ -128,7 +128,7 @@ class DrawerController {
 
     private String kind(StringKind kind, int from, Model model) {
         ListPage<InDrawer> lying = drawer.lying(kind.id(), from);
-        Map<UUID, String> cases = instruments.names(lying.shown().stream()
+        Map<UUID, String> cases = instrumentNames.of(lying.shown().stream()
                 .map(InDrawer::caseOf)
                 .filter(Objects::nonNull)
                 .toList());
@@ -180,7 +180,7 @@ class DrawerController {
                         string.place(),
                         string.caseOf() == null
                                 ? ""
-                                : instruments.names(List.of(string.caseOf())).getOrDefault(string.caseOf(), ""),
+                                : instrumentNames.of(List.of(string.caseOf())).getOrDefault(string.caseOf(), ""),
                         string.version()));
         return one(string, model);
     }
@@ -193,7 +193,7 @@ class DrawerController {
                         Optional.ofNullable(drawer.were(List.of(string)).get(string.id())),
                         Optional.ofNullable(string.caseOf())
                                 .flatMap(id -> Optional.ofNullable(
-                                        instruments.names(List.of(id)).get(id)))),
+                                        instrumentNames.of(List.of(id)).get(id)))),
                 model);
         return "drawer/string";
     }
@@ -228,7 +228,7 @@ class DrawerController {
             Model model,
             RedirectAttributes redirect) {
         InDrawer string = marked(code);
-        Optional<UUID> caseOf = CaseOf.read(result, form.caseOf(), instruments);
+        Optional<UUID> caseOf = CaseOf.read(result, form.caseOf(), instrumentNames);
         Laid.readPlace(result, form.place());
         if (result.hasErrors()) {
             return one(string, model);

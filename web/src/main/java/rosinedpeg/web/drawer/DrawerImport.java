@@ -17,7 +17,7 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.validation.Errors;
 import org.springframework.validation.MapBindingResult;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.kinds.NamedKinds;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
@@ -55,14 +55,14 @@ class DrawerImport {
 
     private final Drawer drawer;
     private final StringKinds kinds;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final WaitingFiles waiting;
     private final Clock clock;
 
-    DrawerImport(Drawer drawer, StringKinds kinds, Instruments instruments, WaitingFiles waiting, Clock clock) {
+    DrawerImport(Drawer drawer, StringKinds kinds, InstrumentNames instrumentNames, WaitingFiles waiting, Clock clock) {
         this.drawer = drawer;
         this.kinds = kinds;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.waiting = waiting;
         this.clock = clock;
     }
@@ -184,7 +184,7 @@ class DrawerImport {
             Optional<UUID> caseOf = CaseOf.read(
                     errors,
                     row.get(Column.CASE_OF),
-                    name -> meant.computeIfAbsent(name, one -> instruments.meant(one, CaseOf.TELL_APART)));
+                    name -> meant.computeIfAbsent(name, one -> instrumentNames.meant(one, CaseOf.TELL_APART)));
             Optional<Price> price = Price.read(errors, row.get(Column.PRICE), row.get(Column.CURRENCY));
             if (laid.size() + strings.orElse(0) > MOST_PACKETS) {
                 errors.rejectValue("strings", "drawer.import.tooMany", new Object[] {MOST_PACKETS}, null);

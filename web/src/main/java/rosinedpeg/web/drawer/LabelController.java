@@ -16,7 +16,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import rosinedpeg.web.drawing.QrPicture;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.OldString;
 import rosinedpeg.web.kinds.KindWords;
 import rosinedpeg.web.kinds.StringKind;
@@ -43,7 +43,7 @@ class LabelController {
     private final StringKinds kinds;
     private final KindWords kindWords;
     private final DrawerWords drawerWords;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Paper paper;
     private final Palette palette;
     private final Words words;
@@ -54,7 +54,7 @@ class LabelController {
             StringKinds kinds,
             KindWords kindWords,
             DrawerWords drawerWords,
-            Instruments instruments,
+            InstrumentNames instrumentNames,
             Paper paper,
             Palette palette,
             Words words,
@@ -63,7 +63,7 @@ class LabelController {
         this.kinds = kinds;
         this.kindWords = kindWords;
         this.drawerWords = drawerWords;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.paper = paper;
         this.palette = palette;
         this.words = words;
@@ -111,7 +111,7 @@ class LabelController {
                 ServletUriComponentsBuilder.fromContextPath(request).build().toUriString();
         return switch (form.of()) {
             case INSTRUMENTS ->
-                instruments.onRack(MOST).entrySet().stream()
+                instrumentNames.onRack(MOST).entrySet().stream()
                         .map(one -> new Label(
                                 QrPicture.of(here + "/instruments/" + one.getKey()), "", one.getValue(), "", "", ""))
                         .toList();

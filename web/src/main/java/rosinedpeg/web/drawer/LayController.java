@@ -17,7 +17,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.kinds.KindWords;
 import rosinedpeg.web.kinds.Price;
 import rosinedpeg.web.kinds.StringKind;
@@ -41,14 +41,14 @@ class LayController {
     private final Drawer drawer;
     private final StringKinds kinds;
     private final KindWords kindWords;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Clock clock;
 
-    LayController(Drawer drawer, StringKinds kinds, KindWords kindWords, Instruments instruments, Clock clock) {
+    LayController(Drawer drawer, StringKinds kinds, KindWords kindWords, InstrumentNames instrumentNames, Clock clock) {
         this.drawer = drawer;
         this.kinds = kinds;
         this.kindWords = kindWords;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.clock = clock;
     }
 
@@ -88,7 +88,7 @@ class LayController {
         }
         OptionalInt many = Entry.count(result, "many", form.many(), 1, MOST);
         Laid.readPlace(result, form.place());
-        Optional<UUID> caseOf = CaseOf.read(result, form.caseOf(), instruments);
+        Optional<UUID> caseOf = CaseOf.read(result, form.caseOf(), instrumentNames);
         Optional<LocalDate> bought = form.boughtOn().isBlank()
                 ? Optional.empty()
                 : Entry.date(result, "boughtOn", form.boughtOn(), today().minusYears(YEARS), today());

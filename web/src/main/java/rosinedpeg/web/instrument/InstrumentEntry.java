@@ -10,10 +10,10 @@ import org.springframework.validation.Errors;
 @Component
 public class InstrumentEntry {
 
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
 
-    InstrumentEntry(Instruments instruments) {
-        this.instruments = instruments;
+    InstrumentEntry(InstrumentNames instrumentNames) {
+        this.instrumentNames = instrumentNames;
     }
 
     /**
@@ -25,7 +25,7 @@ public class InstrumentEntry {
      * @return its id; empty when none is called so, or several are
      */
     public Optional<UUID> one(Errors errors, String field, String typed) {
-        Set<UUID> meant = typed.isBlank() ? Set.of() : instruments.meant(typed, 2);
+        Set<UUID> meant = typed.isBlank() ? Set.of() : instrumentNames.meant(typed, 2);
         if (meant.size() != 1) {
             errors.rejectValue(field, meant.isEmpty() ? "ask.instrument.unknown" : "ask.instrument.several");
             return Optional.empty();

@@ -12,7 +12,6 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -37,7 +36,6 @@ import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.core.setup.Side;
-import rosinedpeg.core.setup.Size;
 import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
@@ -496,62 +494,6 @@ public class Instruments implements LogSource {
                         Before.NOTHING,
                         false,
                         new Off(CameOff.BROKE, where)));
-    }
-
-    /** {@return whether an instrument of the workshop has that name, on the rack or not} */
-    public boolean nameTaken(String name) {
-        return instruments.existsByNameIgnoreCase(name);
-    }
-
-    /**
-     * The instruments that somebody means.
-     *
-     * @param name the name of one, on the rack or not, or how the names of several on the rack begin, whatever their case
-     * @param most no more than so many
-     * @return their ids: the one that is called so, or else all whose names begin so
-     */
-    public Set<UUID> meant(String name, int most) {
-        String wanted = name.strip();
-        if (wanted.isEmpty()) {
-            return Set.of();
-        }
-        return instruments
-                .findFirstByNameIgnoreCase(wanted)
-                .map(one -> Set.of(one.id()))
-                .orElseGet(() -> instruments.beginning(wanted.toLowerCase(Locale.ROOT), Limit.of(most)).stream()
-                        .map(Listed::id)
-                        .collect(Collectors.toSet()));
-    }
-
-    /** {@return what the instruments on the rack are called, by their ids and in the order of their names; no more than so many} */
-    public Map<UUID, String> onRack(int most) {
-        return instruments.beginning("", Limit.of(most)).stream()
-                .collect(Collectors.toMap(Listed::id, Listed::name, (one, same) -> one, LinkedHashMap::new));
-    }
-
-    /** {@return what tells some instruments from others, by their ids} */
-    public Map<UUID, Named> named(Collection<UUID> ids) {
-        return listings.of(ids).values().stream()
-                .map(one -> new Named(one.id(), one.name(), one.family()))
-                .collect(Collectors.toMap(Named::id, Function.identity()));
-    }
-
-    /** {@return what some instruments are called, by their ids} */
-    public Map<UUID, String> names(Collection<UUID> ids) {
-        return listings.of(ids).values().stream().collect(Collectors.toMap(Listed::id, Listed::name));
-    }
-
-    /** {@return what those of some instruments are called that are of a size and on the rack, by their ids and in the order of their names; no more than so many} */
-    public Map<UUID, String> sized(Collection<UUID> ids, Size size, int most) {
-        return ids.isEmpty()
-                ? Map.of()
-                : instruments.sized(ids, size.family(), size.code(), Limit.of(most)).stream()
-                        .collect(Collectors.toMap(Listed::id, Listed::name, (one, same) -> one, LinkedHashMap::new));
-    }
-
-    /** {@return whether another one than that has that name} */
-    public boolean nameTaken(String name, UUID byAnotherThan) {
-        return instruments.existsByNameIgnoreCaseAndIdNot(name, byAnotherThan);
     }
 
     /**

@@ -26,7 +26,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.lending.Loan;
 import rosinedpeg.web.instrument.InstrumentEntry;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -50,7 +50,7 @@ class LendController {
     private final Lending lending;
     private final Borrowers borrowers;
     private final LendPages pages;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final InstrumentEntry entry;
     private final LendWords lendWords;
     private final Clock clock;
@@ -59,14 +59,14 @@ class LendController {
             Lending lending,
             Borrowers borrowers,
             LendPages pages,
-            Instruments instruments,
+            InstrumentNames instrumentNames,
             InstrumentEntry entry,
             LendWords lendWords,
             Clock clock) {
         this.lending = lending;
         this.borrowers = borrowers;
         this.pages = pages;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.entry = entry;
         this.lendWords = lendWords;
         this.clock = clock;
@@ -127,7 +127,7 @@ class LendController {
             @RequestParam(required = false) @Nullable LocalDate until,
             Model model) {
         String name =
-                instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
+                instrument == null ? "" : instrumentNames.of(Set.of(instrument)).getOrDefault(instrument, "");
         LocalDate first = from == null ? today() : near(from);
         LocalDate last = until == null ? first.plusWeeks(WEEKS) : near(until);
         model.addAttribute("form", LendForm.blank(name, first.toString(), last.toString()));
@@ -147,7 +147,8 @@ class LendController {
 
     private String show(Model model) {
         Page.lay(
-                new NewPage(List.copyOf(instruments.onRack(SUGGESTED).values()), borrowers.names(), WithIt.values()),
+                new NewPage(
+                        List.copyOf(instrumentNames.onRack(SUGGESTED).values()), borrowers.names(), WithIt.values()),
                 model);
         return "lend/new";
     }

@@ -38,6 +38,7 @@ import rosinedpeg.web.findings.Inspections;
 import rosinedpeg.web.findings.Note;
 import rosinedpeg.web.findings.Notes;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.InstrumentRetired;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogEntry;
@@ -69,6 +70,7 @@ public class Lending implements LogSource, NotAtHand {
     private final LoanRepository loans;
     private final BorrowerRepository borrowers;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Inspections inspections;
     private final PegLooks pegLooks;
     private final Notes notes;
@@ -82,6 +84,7 @@ public class Lending implements LogSource, NotAtHand {
             LoanRepository loans,
             BorrowerRepository borrowers,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             Inspections inspections,
             PegLooks pegLooks,
             Notes notes,
@@ -92,6 +95,7 @@ public class Lending implements LogSource, NotAtHand {
         this.loans = loans;
         this.borrowers = borrowers;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.inspections = inspections;
         this.pegLooks = pegLooks;
         this.notes = notes;
@@ -164,7 +168,7 @@ public class Lending implements LogSource, NotAtHand {
         List<UUID> here = shelved.stream()
                 .filter(id -> !taken.contains(id) && !id.equals(like.id()))
                 .toList();
-        return instruments.sized(here, like.setUp().size(), MOST_SPARES);
+        return instrumentNames.sized(here, like.setUp().size(), MOST_SPARES);
     }
 
     // --- loans -------------------------------------------------------------------------------------------------------
@@ -245,7 +249,7 @@ public class Lending implements LogSource, NotAtHand {
     }
 
     private List<Lent> lent(List<LoanEntity> some) {
-        Map<UUID, String> instrumentNames = instruments.names(
+        Map<UUID, String> names = instrumentNames.of(
                 some.stream().map(LoanEntity::instrumentId).distinct().toList());
         Map<UUID, String> borrowerNames = namesOfBorrowers.some(
                 some.stream().flatMap(loan -> loan.borrowerId().stream()).toList(),
@@ -255,7 +259,7 @@ public class Lending implements LogSource, NotAtHand {
                 .map(loan -> new Lent(
                         loan.id(),
                         loan.instrumentId(),
-                        instrumentNames.getOrDefault(loan.instrumentId(), ""),
+                        names.getOrDefault(loan.instrumentId(), ""),
                         loan.borrowerId(),
                         loan.borrowerId().map(borrowerNames::get),
                         loan.days(),

@@ -22,7 +22,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.tone.PluckedString;
 import rosinedpeg.web.drawing.HeardDrawing;
 import rosinedpeg.web.drawing.View;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -36,11 +36,11 @@ class ListenController {
     private static final int SUGGESTED = 200;
     private static final int SECONDS = 6;
 
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final WhatSounds what;
 
-    ListenController(Instruments instruments, WhatSounds what) {
-        this.instruments = instruments;
+    ListenController(InstrumentNames instrumentNames, WhatSounds what) {
+        this.instrumentNames = instrumentNames;
         this.what = what;
     }
 
@@ -59,7 +59,7 @@ class ListenController {
                         Arrays.stream(Family.values())
                                 .flatMap(family -> Size.of(family).stream())
                                 .toList(),
-                        List.copyOf(instruments.onRack(SUGGESTED).values()),
+                        List.copyOf(instrumentNames.onRack(SUGGESTED).values()),
                         Fifths.values()),
                 model);
         return "listen/listen";

@@ -23,7 +23,7 @@ import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.Life;
 import rosinedpeg.web.drawing.LifeDrawing;
 import rosinedpeg.web.drawing.View;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.KindPast;
 import rosinedpeg.web.instrument.PastString;
 import rosinedpeg.web.instrument.PastStrings;
@@ -45,13 +45,13 @@ class LivesController {
     private static final int OF_ONE = 40;
 
     private final StringKinds kinds;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final PastStrings pastStrings;
     private final Clock clock;
 
-    LivesController(StringKinds kinds, Instruments instruments, PastStrings pastStrings, Clock clock) {
+    LivesController(StringKinds kinds, InstrumentNames instrumentNames, PastStrings pastStrings, Clock clock) {
         this.kinds = kinds;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.pastStrings = pastStrings;
         this.clock = clock;
     }
@@ -130,7 +130,7 @@ class LivesController {
 
     private List<Broken> broken(Family family) {
         Map<UUID, Long> most = pastStrings.brokeOn(family, Broken.MOST);
-        Map<UUID, String> names = instruments.names(most.keySet());
+        Map<UUID, String> names = instrumentNames.of(most.keySet());
         return most.entrySet().stream()
                 .map(one -> new Broken(one.getKey(), requireNonNull(names.get(one.getKey())), one.getValue()))
                 .sorted(Comparator.comparing((Broken one) -> -one.strings()).thenComparing(Broken::instrument))

@@ -50,6 +50,7 @@ import rosinedpeg.web.drawing.Strands;
 import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentEntry;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.listen.WavFile;
 import rosinedpeg.web.platform.Constraint;
@@ -85,6 +86,7 @@ class PracticeController {
     private final Practices practices;
     private final Lessons lessons;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final InstrumentEntry entry;
     private final Words words;
     private final Clock clock;
@@ -93,12 +95,14 @@ class PracticeController {
             Practices practices,
             Lessons lessons,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             InstrumentEntry entry,
             Words words,
             Clock clock) {
         this.practices = practices;
         this.lessons = lessons;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.entry = entry;
         this.words = words;
         this.clock = clock;
@@ -122,7 +126,7 @@ class PracticeController {
                         Arrays.stream(Family.values())
                                 .flatMap(family -> Size.of(family).stream())
                                 .toList(),
-                        List.copyOf(instruments.onRack(SUGGESTED).values()),
+                        List.copyOf(instrumentNames.onRack(SUGGESTED).values()),
                         Lesson.values(),
                         learner,
                         CourseDrawing.of(learner.course(), today),

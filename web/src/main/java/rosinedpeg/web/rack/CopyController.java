@@ -15,6 +15,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
@@ -30,10 +31,12 @@ class CopyController {
     private static final int MOST = 40;
 
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final StrungSince strungSince;
 
-    CopyController(Instruments instruments, StrungSince strungSince) {
+    CopyController(Instruments instruments, InstrumentNames instrumentNames, StrungSince strungSince) {
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.strungSince = strungSince;
     }
 
@@ -79,7 +82,7 @@ class CopyController {
     }
 
     private List<String> names(Instrument instrument, int count) {
-        return NextNames.after(instrument.name(), count, TypedInstrument.LONGEST_NAME, instruments::nameTaken);
+        return NextNames.after(instrument.name(), count, TypedInstrument.LONGEST_NAME, instrumentNames::taken);
     }
 
     private String show(Instrument instrument, Model model) {

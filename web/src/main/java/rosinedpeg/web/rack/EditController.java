@@ -24,6 +24,7 @@ import rosinedpeg.core.wear.Demand;
 import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.InstrumentEdit;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NeverUsed;
 import rosinedpeg.web.instrument.Retired;
@@ -40,11 +41,13 @@ import rosinedpeg.web.platform.Say;
 class EditController {
 
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Benches benches;
     private final NeverUsed neverUsed;
 
-    EditController(Instruments instruments, Benches benches, NeverUsed neverUsed) {
+    EditController(Instruments instruments, InstrumentNames instrumentNames, Benches benches, NeverUsed neverUsed) {
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.benches = benches;
         this.neverUsed = neverUsed;
     }
@@ -68,7 +71,7 @@ class EditController {
         Instrument instrument = instruments.get(id);
         InstrumentEdit before = InstrumentEdit.of(instrument);
         Optional<String> name = TypedInstrument.name(result, form.name());
-        if (name.isPresent() && instruments.nameTaken(name.get(), id)) {
+        if (name.isPresent() && instrumentNames.taken(name.get(), id)) {
             result.rejectValue("name", "instrument.name.taken");
         }
         Optional<Size> size = Entry.size(form.size())

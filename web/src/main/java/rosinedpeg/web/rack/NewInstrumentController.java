@@ -40,6 +40,7 @@ import rosinedpeg.core.usual.UsualString;
 import rosinedpeg.core.wear.Demand;
 import rosinedpeg.web.drawing.InstrumentDrawing;
 import rosinedpeg.web.instrument.Before;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NewInstrument;
 import rosinedpeg.web.kinds.StringKind;
@@ -69,11 +70,14 @@ class NewInstrumentController {
     private static final Measurable LENGTH = Measurable.of(Quantity.VIBRATING_LENGTH);
 
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final StringKinds kinds;
     private final StrungSince strungSince;
 
-    NewInstrumentController(Instruments instruments, StringKinds kinds, StrungSince strungSince) {
+    NewInstrumentController(
+            Instruments instruments, InstrumentNames instrumentNames, StringKinds kinds, StrungSince strungSince) {
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.kinds = kinds;
         this.strungSince = strungSince;
     }
@@ -118,7 +122,7 @@ class NewInstrumentController {
                 form.strung().equals(OWN) ? own(result, form, size, openStrings.size()) : Map.of();
         Map<Measurable, Double> measured =
                 size.map(chosen -> measured(result, form, chosen, lengths)).orElse(Map.of());
-        if (name.isPresent() && instruments.nameTaken(name.get())) {
+        if (name.isPresent() && instrumentNames.taken(name.get())) {
             result.rejectValue("name", "instrument.name.taken");
         }
         if (result.hasErrors()) {

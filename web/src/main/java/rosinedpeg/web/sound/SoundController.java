@@ -27,6 +27,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.sound.SoundScale;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instrument;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.StringKind;
@@ -45,12 +46,15 @@ import rosinedpeg.web.platform.Role;
 class SoundController {
 
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final StringKinds kinds;
     private final Sounds sounds;
     private final Clock clock;
 
-    SoundController(Instruments instruments, StringKinds kinds, Sounds sounds, Clock clock) {
+    SoundController(
+            Instruments instruments, InstrumentNames instrumentNames, StringKinds kinds, Sounds sounds, Clock clock) {
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.kinds = kinds;
         this.sounds = sounds;
         this.clock = clock;
@@ -81,7 +85,7 @@ class SoundController {
                 new KindPage(
                         of,
                         heard,
-                        instruments.names(
+                        instrumentNames.of(
                                 heard.shown().stream().map(Heard::instrumentId).toList())),
                 model);
         return "sound/kind";

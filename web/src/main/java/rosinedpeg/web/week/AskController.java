@@ -19,7 +19,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.week.BenchJob;
 import rosinedpeg.web.instrument.InstrumentEntry;
-import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -35,13 +35,13 @@ class AskController {
     private static final int SUGGESTED = 500;
 
     private final Wishes wishes;
-    private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final InstrumentEntry entry;
     private final Clock clock;
 
-    AskController(Wishes wishes, Instruments instruments, InstrumentEntry entry, Clock clock) {
+    AskController(Wishes wishes, InstrumentNames instrumentNames, InstrumentEntry entry, Clock clock) {
         this.wishes = wishes;
-        this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.entry = entry;
         this.clock = clock;
     }
@@ -64,10 +64,10 @@ class AskController {
 
     private String show(String template, Model model) {
         List<Wish> open = wishes.open();
-        var names = instruments.names(open.stream().map(Wish::instrumentId).toList());
+        var names = instrumentNames.of(open.stream().map(Wish::instrumentId).toList());
         Page.lay(
                 new AskPage(
-                        List.copyOf(instruments.onRack(SUGGESTED).values()),
+                        List.copyOf(instrumentNames.onRack(SUGGESTED).values()),
                         WishKind.values(),
                         Position.values(),
                         open.stream()
@@ -154,7 +154,7 @@ class AskController {
     }
 
     private String named(@Nullable UUID instrument) {
-        return instrument == null ? "" : instruments.names(Set.of(instrument)).getOrDefault(instrument, "");
+        return instrument == null ? "" : instrumentNames.of(Set.of(instrument)).getOrDefault(instrument, "");
     }
 
     /** An instrument is not at hand on some days. */

@@ -37,6 +37,7 @@ import rosinedpeg.web.bench.Benches;
 import rosinedpeg.web.bench.Pace;
 import rosinedpeg.web.buying.PacketDays;
 import rosinedpeg.web.findings.Notes;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.Named;
 import rosinedpeg.web.instrument.NotAtHand;
@@ -67,6 +68,7 @@ class BenchWork {
 
     private final Rack rack;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Occasions occasions;
     private final Settlings settlings;
     private final Aftercare aftercare;
@@ -83,6 +85,7 @@ class BenchWork {
     BenchWork(
             Rack rack,
             Instruments instruments,
+            InstrumentNames instrumentNames,
             Occasions occasions,
             Settlings settlings,
             Aftercare aftercare,
@@ -97,6 +100,7 @@ class BenchWork {
             Clock clock) {
         this.rack = rack;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.occasions = occasions;
         this.settlings = settlings;
         this.aftercare = aftercare;
@@ -156,7 +160,7 @@ class BenchWork {
         Map<UUID, Named> named = new HashMap<>();
         standings.values().forEach(one -> named.put(one.id(), one.named()));
         // Of those whose strings stay on nobody asks how they stand.
-        named.putAll(instruments.named(Stream.of(owed.keySet(), referred, stiff.keySet())
+        named.putAll(instrumentNames.named(Stream.of(owed.keySet(), referred, stiff.keySet())
                 .flatMap(Set::stream)
                 .filter(id -> !named.containsKey(id))
                 .collect(toSet())));

@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.plan.PlanKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.bench.RunFinished;
+import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NotAtHand;
 import rosinedpeg.web.instrument.Standing;
@@ -31,13 +32,20 @@ public class Wishes implements NotAtHand {
     private final WishRepository wishes;
     private final AwayRepository away;
     private final Instruments instruments;
+    private final InstrumentNames instrumentNames;
     private final Clock clock;
     private final ReadOnce<UUID, List<WishEntity>> asked = new ReadOnce<>();
 
-    Wishes(WishRepository wishes, AwayRepository away, Instruments instruments, Clock clock) {
+    Wishes(
+            WishRepository wishes,
+            AwayRepository away,
+            Instruments instruments,
+            InstrumentNames instrumentNames,
+            Clock clock) {
         this.wishes = wishes;
         this.away = away;
         this.instruments = instruments;
+        this.instrumentNames = instrumentNames;
         this.clock = clock;
     }
 
@@ -162,7 +170,7 @@ public class Wishes implements NotAtHand {
     List<Away> away() {
         List<AwayEntity> all = away.findByUntilDayGreaterThanEqualOrderByFromDayAscId(
                 CurrentWorkshop.today(clock), Limit.of(Wish.MOST));
-        var names = instruments.names(
+        var names = instrumentNames.of(
                 all.stream().map(AwayEntity::instrumentId).distinct().toList());
         return all.stream()
                 .map(one -> new Away(
