@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.jspecify.annotations.Nullable;
@@ -28,6 +29,8 @@ import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import org.w3c.dom.Document;
 import rosinedpeg.core.setup.PegKind;
+import rosinedpeg.web.pegs.PegLooks;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
 
 /** What is measured and noticed on an instrument: taken as it was meant, told where it cannot be, never lost. */
@@ -41,6 +44,9 @@ class MeasuringIT extends RunningApplication {
 
     @Autowired
     MockMvcTester mvc;
+
+    @Autowired
+    PegLooks pegLooks;
 
     private SignedIn technician;
     private UUID cello;
@@ -78,6 +84,11 @@ class MeasuringIT extends RunningApplication {
                 .param(cello)
                 .query(Long.class)
                 .single();
+    }
+
+    /** {@return the instruments that have a peg to treat} */
+    private Set<UUID> toTreat() {
+        return CurrentWorkshop.in(technician, () -> pegLooks.toTreat()).keySet();
     }
 
     private double latest(String quantity) {
@@ -267,17 +278,30 @@ class MeasuringIT extends RunningApplication {
         assertThat(get("/pegs")).bodyText().contains("fits").doesNotContain("polished ebony", "Usual for its wood");
     }
 
-    /** They have no bands and no taper, and what goes on tapered pegs is refused even from a page made before they were put in. */
+    /**
+     * They have no bands and no taper, what was seen of the pegs before them is not seen of them, and what goes on tapered pegs is
+     * refused even from a page made before they were put in.
+     */
     @ParameterizedTest
     @CsvSource({"GEARED, , oil on its gears", "MACHINE_HEAD, oil on its gears, both bands"})
     void gearsAreLookedAtAsGears(PegKind pegs, @Nullable String offered, String notOffered) {
         assertThat(post("/pegs/II", Map.of("signs", "ONE_BAND_SHINY", "on", DAY.toString())))
                 .hasStatus(302);
+        assertThat(post("/pegs/III", Map.of("signs", "CREEPS_BACK", "on", DAY.toString())))
+                .hasStatus(302);
+        assertThat(toTreat()).contains(cello);
+        assertThat(get("/work?kind=PEG_SERVICE")).bodyText().contains("Draw the peg of III");
         assertThat(post(
                         "/peg-sides",
                         Map.of("version", "0", "pegKind", pegs.name(), "knobs", "TREBLE,TREBLE,BASS,BASS")))
                 .hasStatus(302);
-        assertThat(get("/pegs")).bodyText().doesNotContain("tapers differently");
+        assertThat(toTreat()).doesNotContain(cello);
+        assertThat(get("/pegs"))
+                .bodyText()
+                .contains("Nobody has looked at it yet", "On the pegs that were there before")
+                .doesNotContain("tapers differently", "Last looked at", "checked>");
+        assertThat(get("/work?kind=PEG_SERVICE")).bodyText().contains("Choose at least one peg");
+        assertThat(get("/plan?strings=III")).bodyText().doesNotContain("value=\"SLIPS\" selected");
         assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "PEG_COMPOUND", "on", DAY.toString())))
                 .bodyText()
                 .contains("That does not go on such pegs");

@@ -157,7 +157,7 @@ class RackIT extends InRequests {
     @Test
     void aRowShowsAtOnceWhatHappensToItsInstrument() throws Exception {
         SignedIn keeper = stranger();
-        LocalDate today = LocalDate.now();
+        LocalDate today = LocalDate.now(keeper.zone());
         String[] violin = {
             "name", "Mine", "size", "VIOLIN 4/4", "strung", "SYNTHETIC", "since", "" + today.minusDays(20)
         };

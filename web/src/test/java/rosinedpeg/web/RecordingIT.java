@@ -55,7 +55,7 @@ class RecordingIT extends InRequests {
                         "strung",
                         "SYNTHETIC",
                         "since",
-                        LocalDate.now().minusDays(3).toString()))
+                        LocalDate.now(keeper.zone()).minusDays(3).toString()))
                 .hasStatus(302);
         violin = database.sql("select id from instrument where workshop_id = ?")
                 .param(keeper.workshopId())
@@ -134,8 +134,8 @@ class RecordingIT extends InRequests {
     @ParameterizedTest
     @CsvSource({"16,1", "24,2", "8,1", "32,2"})
     void whatIsHeardIsShownAndTakenOnce(int bits, int channels) throws Exception {
-        MvcTestResult sent =
-                send(wav(tuning().values(), format(MadeUpSound.RATE, bits, channels)), LocalDateTime.now());
+        MvcTestResult sent = send(
+                wav(tuning().values(), format(MadeUpSound.RATE, bits, channels)), LocalDateTime.now(keeper.zone()));
         assertThat(sent).hasStatus(302);
         String waits = sent.getResponse().getRedirectedUrl();
         assertThat(page(keeper, waits))
@@ -172,7 +172,7 @@ class RecordingIT extends InRequests {
     @ParameterizedTest(name = "{0}")
     @MethodSource("cannotBeHeard")
     void whatIsNoRecordingGetsASentence(String what, byte[] file, String sentence) throws Exception {
-        LocalDateTime begunAt = LocalDateTime.now().minusHours(1);
+        LocalDateTime begunAt = LocalDateTime.now(keeper.zone()).minusHours(1);
         MvcTestResult answer = send(file, begunAt);
         assertThat(answer).hasStatus(200);
         assertThat(answer).bodyText().contains(sentence, begunAt.withNano(0).toString());
@@ -189,7 +189,9 @@ class RecordingIT extends InRequests {
             for (int changed = 0; changed < 3; changed++) {
                 broken[random.nextInt(Math.min(48, broken.length))] = (byte) random.nextInt(256);
             }
-            assertThat(send(broken, LocalDateTime.now()).getResponse().getStatus())
+            assertThat(send(broken, LocalDateTime.now(keeper.zone()))
+                            .getResponse()
+                            .getStatus())
                     .as("%d of %d", i, seed)
                     .isIn(200, 302);
         }
@@ -199,16 +201,23 @@ class RecordingIT extends InRequests {
     @Test
     void whatCannotBecomeAReadingSaysWhy() throws Exception {
         byte[] silent = wav(new double[48_000], format(48_000, 16, 1));
-        assertThat(page(keeper, send(silent, LocalDateTime.now()).getResponse().getRedirectedUrl()))
+        assertThat(page(
+                        keeper,
+                        send(silent, LocalDateTime.now(keeper.zone()))
+                                .getResponse()
+                                .getRedirectedUrl()))
                 .contains("No string was heard", "Pluck each by itself");
         byte[] wav = wav(tuning().values(), format(MadeUpSound.RATE, 16, 1));
-        String before =
-                send(wav, LocalDateTime.now().minusDays(20)).getResponse().getRedirectedUrl();
+        String before = send(wav, LocalDateTime.now(keeper.zone()).minusDays(20))
+                .getResponse()
+                .getRedirectedUrl();
         assertThat(page(keeper, before)).contains("it went on after that").doesNotContain("Record what is ticked");
         assertThat(post(keeper, before, "strings", "II")).hasStatus(302);
         assertThat(readings(second, true)).isEmpty();
-        String waits = send(wav, LocalDateTime.now()).getResponse().getRedirectedUrl();
+        String waits = send(wav, LocalDateTime.now(keeper.zone())).getResponse().getRedirectedUrl();
         assertThat(mvc.get().uri(waits).with(user(stranger()))).hasStatus(404);
-        assertThat(send(wav, LocalDateTime.now().plusDays(2))).bodyText().contains("Recorded at", "class=\"error\"");
+        assertThat(send(wav, LocalDateTime.now(keeper.zone()).plusDays(2)))
+                .bodyText()
+                .contains("Recorded at", "class=\"error\"");
     }
 }

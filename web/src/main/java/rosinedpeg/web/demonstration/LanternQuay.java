@@ -516,9 +516,17 @@ class LanternQuay implements ApplicationRunner {
     }
 
     private void lookAtPeg(UUID instrument, Position position, int daysAgo, Set<PegSign> signs) {
+        PegKind pegs = instruments.get(instrument).setUp().pegKind();
         pegLooks.record(
                 instrument,
-                new PegLook(position, signs, Optional.empty(), null, day(daysAgo), CurrentWorkshop.person()),
+                new PegLook(
+                        position,
+                        Optional.of(pegs),
+                        signs,
+                        Optional.empty(),
+                        null,
+                        day(daysAgo),
+                        CurrentWorkshop.person()),
                 Map.of(),
                 UUID.randomUUID());
     }

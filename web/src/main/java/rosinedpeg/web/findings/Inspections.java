@@ -74,7 +74,7 @@ public class Inspections {
                 setUp,
                 instrument.specs(),
                 wear,
-                pegs.signs(instrument.id()),
+                pegs.signs(instrument.id(), setUp.pegKind()),
                 instrument.collars(),
                 fittings.parchment(),
                 fittings.tube(),

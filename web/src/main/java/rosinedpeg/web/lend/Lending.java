@@ -30,6 +30,7 @@ import rosinedpeg.core.lending.Loan;
 import rosinedpeg.core.lending.Turn;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.setup.Quantity;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.wear.CameOff;
@@ -464,14 +465,15 @@ public class Lending implements LogSource, NotAtHand {
         Instrument instrument = instruments.get(id);
         Seen seen = look.seen();
         UUID by = CurrentWorkshop.person();
-        Map<Position, Set<PegSign>> pegs = pegLooks.signs(id);
+        PegKind kind = instrument.setUp().pegKind();
+        Map<Position, Set<PegSign>> pegs = pegLooks.signs(id, kind);
         for (Position position : instrument.setUp().positions()) {
             Set<PegSign> known = pegs.getOrDefault(position, Set.of());
             Set<PegSign> now = LookOver.pegAfter(known, seen.pegs().getOrDefault(position, Set.of()));
             if (!now.equals(known)) {
                 pegLooks.record(
                         id,
-                        new PegLook(position, now, Optional.empty(), null, on, by),
+                        new PegLook(position, Optional.of(kind), now, Optional.empty(), null, on, by),
                         Map.of(),
                         press(loan, on, position.name()));
             }

@@ -1,5 +1,7 @@
 package rosinedpeg.web.pegs;
 
+import static java.util.Objects.requireNonNull;
+
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -11,6 +13,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
@@ -105,6 +108,7 @@ class PegController {
                 id,
                 new PegLook(
                         position,
+                        Optional.of(setUp.pegKind()),
                         form.signs(),
                         Optional.ofNullable(form.treatment()),
                         text.orElse(null),
@@ -133,24 +137,26 @@ class PegController {
 
     private String show(UUID id, @Nullable Position typedAt, Optional<LookForm> typed, Model model) {
         Instrument instrument = instruments.get(id);
+        PegKind pegs = instrument.setUp().pegKind();
         List<PegLook> looks = pegLooks.of(id);
-        Map<Position, Set<PegSign>> signsNow = pegLooks.signs(id);
+        Map<Position, Set<PegSign>> signsNow = pegLooks.signs(id, pegs);
         Optional<PegWood> wood = instrument.fittings().pegWood();
         List<Card> cards = new ArrayList<>();
         for (Position position : instrument.setUp().positions()) {
-            List<PegLook> ofPeg =
-                    looks.stream().filter(look -> look.position() == position).toList();
+            Map<Boolean, List<PegLook>> areNow = looks.stream()
+                    .filter(look -> look.position() == position)
+                    .collect(Collectors.partitioningBy(look -> look.isOf(pegs)));
+            List<PegLook> ofPeg = requireNonNull(areNow.get(true));
             Set<PegSign> signs = signsNow.getOrDefault(position, Set.of());
             List<CollarTrend.Collar> collars = instrument.collars().getOrDefault(position, List.of());
             CollarTrend trend = new CollarTrend(collars, wood);
             cards.add(new Card(
                     position,
-                    instrument.setUp().pegKind(),
-                    ofPeg.isEmpty()
-                            ? List.of()
-                            : PegDiagnosis.of(signs, instrument.setUp().pegKind(), wood),
+                    pegs,
+                    ofPeg.isEmpty() ? List.of() : PegDiagnosis.of(signs, pegs, wood),
                     signs,
                     ofPeg,
+                    requireNonNull(areNow.get(false)),
                     collars,
                     trend.pace().orElse(null),
                     trend.holeOpensMmPerYear().orElse(null),
@@ -189,6 +195,7 @@ class PegController {
      * @param diagnoses what the last look means, the worst first; nothing when nobody has looked
      * @param signs what was noticed at the last look
      * @param looks every look, the latest first
+     * @param before the looks at what its string was wound on before
      * @param collars every collar distance that was measured
      * @param pace how far it moves in within a year, learned or usual for its wood, if anything tells
      * @param holeOpensMmPerYear by how much its hole opens within a year, where that was seen
@@ -201,6 +208,7 @@ class PegController {
             List<PegDiagnosis> diagnoses,
             Set<PegSign> signs,
             List<PegLook> looks,
+            List<PegLook> before,
             List<CollarTrend.Collar> collars,
             @Nullable Figure pace,
             @Nullable Double holeOpensMmPerYear,

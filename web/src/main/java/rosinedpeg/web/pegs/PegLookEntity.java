@@ -18,6 +18,7 @@ import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.pegs.PegTreatment;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.strings.Position;
 
 /** A look at a peg; a later one takes its place, and all are kept. */
@@ -37,6 +38,9 @@ class PegLookEntity {
     @Enumerated(EnumType.STRING)
     private Position position;
 
+    @Enumerated(EnumType.STRING)
+    private @Nullable PegKind pegs;
+
     private List<String> signs;
 
     @Enumerated(EnumType.STRING)
@@ -54,6 +58,7 @@ class PegLookEntity {
         this.id = UUID.randomUUID();
         this.instrumentId = instrumentId;
         this.position = look.position();
+        this.pegs = look.pegs().orElse(null);
         this.signs =
                 new ArrayList<>(look.signs().stream().map(Enum::name).sorted().toList());
         this.treatment = look.treatment().orElse(null);
@@ -70,6 +75,7 @@ class PegLookEntity {
 
     PegLook look() {
         Set<PegSign> seen = signs.stream().map(PegSign::valueOf).collect(Collectors.toSet());
-        return new PegLook(position, seen, Optional.ofNullable(treatment), text, lookedOn, recordedBy);
+        return new PegLook(
+                position, Optional.ofNullable(pegs), seen, Optional.ofNullable(treatment), text, lookedOn, recordedBy);
     }
 }

@@ -15,6 +15,7 @@ import rosinedpeg.core.pegs.PegDiagnosis;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.setup.Measurable;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.LogEntry;
@@ -59,7 +60,7 @@ public class PegLooks implements LogSource {
         }
     }
 
-    /** {@return every look at an instrument's pegs, the latest first} */
+    /** {@return every look at an instrument's pegs, and at those that were there before, the latest first} */
     List<PegLook> of(UUID id) {
         return read.one(
                 id,
@@ -68,30 +69,48 @@ public class PegLooks implements LogSource {
                         .toList());
     }
 
-    /** {@return what was noticed last at each peg that was looked at} */
-    public Map<Position, Set<PegSign>> signs(UUID id) {
+    /**
+     * What was noticed of an instrument's pegs.
+     *
+     * @param id the instrument
+     * @param pegs what its strings are wound on
+     * @return what was noticed last at each that was looked at
+     */
+    public Map<Position, Set<PegSign>> signs(UUID id, PegKind pegs) {
         Map<Position, Set<PegSign>> signs = new EnumMap<>(Position.class);
-        last(id).forEach((position, look) -> signs.put(position, look.signs()));
+        last(id, pegs).forEach((position, look) -> signs.put(position, look.signs()));
         return signs;
     }
 
-    private Map<Position, PegLook> last(UUID id) {
+    private Map<Position, PegLook> last(UUID id, PegKind pegs) {
         Map<Position, PegLook> last = new EnumMap<>(Position.class);
-        of(id).forEach(look -> last.putIfAbsent(look.position(), look));
+        of(id).stream().filter(look -> look.isOf(pegs)).forEach(look -> last.putIfAbsent(look.position(), look));
         return last;
     }
 
-    /** {@return how each peg behaves, by the last look at it} */
-    public Map<Position, PegCondition> conditions(UUID id) {
+    /**
+     * How the pegs of an instrument behave.
+     *
+     * @param id the instrument
+     * @param pegs what its strings are wound on
+     * @return how each does that was looked at, by the last look
+     */
+    public Map<Position, PegCondition> conditions(UUID id, PegKind pegs) {
         Map<Position, PegCondition> conditions = new EnumMap<>(Position.class);
-        signs(id).forEach((position, signs) -> conditions.put(position, PegCondition.of(signs)));
+        signs(id, pegs).forEach((position, signs) -> conditions.put(position, PegCondition.of(signs)));
         return conditions;
     }
 
-    /** {@return the pegs of one instrument that stick or slip, by the last look at each, and were not treated then} */
-    public Map<Position, PegCondition> toTreat(UUID id) {
+    /**
+     * The pegs of one instrument that stick or slip, by the last look at each, and were not treated then.
+     *
+     * @param id the instrument
+     * @param pegs what its strings are wound on
+     * @return how each of them behaves
+     */
+    public Map<Position, PegCondition> toTreat(UUID id, PegKind pegs) {
         Map<Position, PegCondition> toTreat = new EnumMap<>(Position.class);
-        last(id).forEach((position, look) -> {
+        last(id, pegs).forEach((position, look) -> {
             if (look.treatment().isEmpty() && PegDiagnosis.wantsTreatment(look.signs())) {
                 toTreat.put(position, PegCondition.of(look.signs()));
             }

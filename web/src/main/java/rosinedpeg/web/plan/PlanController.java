@@ -188,7 +188,7 @@ class PlanController {
             Set<Position> wanted = form.getStrings().isEmpty() ? due(instrument) : form.getStrings();
             form.begin(
                     instrument,
-                    pegLooks.conditions(instrument.id()),
+                    pegLooks.conditions(instrument.id(), instrument.setUp().pegKind()),
                     wanted,
                     habits.schools(instrument.setUp().family()));
             if (request.getParameter("oldStrings") != null) {

@@ -94,11 +94,12 @@ class WorkController {
         if (open.isPresent()) {
             return "redirect:/bench/" + open.get();
         }
+        Instrument instrument = instruments.strung(id);
         // Whoever comes to the page has said nothing of any peg; whoever leaves one as it is has.
         if (form.getKind() == PlanKind.PEG_SERVICE && form.getPegs().isEmpty()) {
-            form.getPegs().putAll(pegLooks.toTreat(id));
+            form.getPegs().putAll(pegLooks.toTreat(id, instrument.setUp().pegKind()));
         }
-        Page.lay(page(instruments.strung(id), form, result), model);
+        Page.lay(page(instrument, form, result), model);
         return Htmx.asks(request) ? "plan/work :: answer" : "plan/work";
     }
 
@@ -234,7 +235,8 @@ class WorkController {
         Position position = form.getString();
         ChangeRequest request = ChangeRequest.usual(instrument.setUp(), instrument.specs(), Map.of(position, string))
                 .on(instrument.particulars())
-                .withPegs(pegLooks.conditions(instrument.id()))
+                .withPegs(
+                        pegLooks.conditions(instrument.id(), instrument.setUp().pegKind()))
                 .withBroken(form.isBroken() ? Set.of(position) : Set.of());
         return RepairPlanner.emergency(request);
     }
