@@ -358,7 +358,9 @@ class ChangePlannerTest {
         "TAPERED_WOOD, STICKS, BY_ITS_PEG, SMALL_GAP",
         "GEARED, SLIPS, BY_ITS_PEG, SMALL_GAP",
         "TAPERED_WOOD, SLIPS, SMALL_GAP, SMALL_GAP",
-        "TAPERED_WOOD, FITS, WOUND_TO_WALL, WOUND_TO_WALL"
+        "TAPERED_WOOD, FITS, WOUND_TO_WALL, WOUND_TO_WALL",
+        "GEARED, SLIPS, WOUND_TO_WALL, SMALL_GAP",
+        "MACHINE_HEAD, FITS, WOUND_TO_WALL, SMALL_GAP"
     })
     void aStringIsWoundToTheWallWhereItsPegSlips(PegKind pegs, PegCondition peg, Schools.AtWall school, Wall expected) {
         SetUp setUp = Examples.with(pegs, Examples.VIOLIN);

@@ -317,7 +317,11 @@ class InstrumentIT extends RunningApplication {
                 "cents",
                 "-150",
                 "readAt",
-                LocalDateTime.now(technician.zone()).minusHours(1).withSecond(0).withNano(0).toString(),
+                LocalDateTime.now(technician.zone())
+                        .minusHours(1)
+                        .withSecond(0)
+                        .withNano(0)
+                        .toString(),
                 "press",
                 UUID.randomUUID().toString(),
                 "retuned",
@@ -334,7 +338,11 @@ class InstrumentIT extends RunningApplication {
                 "/settling/" + string + "/readings",
                 Map.of(
                         "cents", "-90",
-                        "readAt", LocalDateTime.now(technician.zone()).withSecond(0).withNano(0).toString(),
+                        "readAt",
+                                LocalDateTime.now(technician.zone())
+                                        .withSecond(0)
+                                        .withNano(0)
+                                        .toString(),
                         "press", UUID.randomUUID().toString()));
         assertThat(page("/settling/" + string)).contains("slipping peg", "learned from 2 readings");
     }

@@ -283,8 +283,11 @@ class MeasuringIT extends RunningApplication {
      * refused even from a page made before they were put in.
      */
     @ParameterizedTest
-    @CsvSource({"GEARED, , oil on its gears", "MACHINE_HEAD, oil on its gears, both bands"})
-    void gearsAreLookedAtAsGears(PegKind pegs, @Nullable String offered, String notOffered) {
+    @CsvSource({
+        "GEARED, , oil on its gears, Half turns of the peg",
+        "MACHINE_HEAD, oil on its gears, both bands, Turns of the key"
+    })
+    void gearsAreLookedAtAsGears(PegKind pegs, @Nullable String offered, String notOffered, String turned) {
         assertThat(post("/pegs/II", Map.of("signs", "ONE_BAND_SHINY", "on", DAY.toString())))
                 .hasStatus(302);
         assertThat(post("/pegs/III", Map.of("signs", "CREEPS_BACK", "on", DAY.toString())))
@@ -302,6 +305,10 @@ class MeasuringIT extends RunningApplication {
                 .doesNotContain("tapers differently", "Last looked at", "checked>");
         assertThat(get("/work?kind=PEG_SERVICE")).bodyText().contains("Choose at least one peg");
         assertThat(get("/plan?strings=III")).bodyText().doesNotContain("value=\"SLIPS\" selected");
+        assertThat(get("/pegbox?wall=WOUND_TO_WALL"))
+                .bodyText()
+                .contains(turned)
+                .doesNotContain("At the pegbox wall");
         assertThat(post("/pegs/II", Map.of("signs", "JERKS", "treatment", "PEG_COMPOUND", "on", DAY.toString())))
                 .bodyText()
                 .contains("That does not go on such pegs");
@@ -392,7 +399,7 @@ class MeasuringIT extends RunningApplication {
         assertThat(mvc.get().uri("/instruments/" + bass + "/measure/PEGBOX").with(user(technician)))
                 .bodyText()
                 .contains("Collar of peg IV")
-                .doesNotContain("Crank turns");
+                .doesNotContain("Turns of the key or knob");
         database.sql("update instrument set tail_ends = array['SLOT','SLOT','SLOT','SLOT'], peg_kind = 'MACHINE_HEAD',"
                         + " peg_sides = null, tuners_built_in = false where id = ?")
                 .param(bass)

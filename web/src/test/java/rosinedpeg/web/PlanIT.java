@@ -36,31 +36,7 @@ class PlanIT extends InRequests {
         UUID viola = instrument("Pit 6 viola");
         String plan = "/instruments/" + viola + "/plan";
         assertThat(page(newcomer, plan)).containsPattern("value=\"COMPOUND\" checked");
-        assertThat(post(
-                        newcomer,
-                        plan,
-                        "strings",
-                        "III",
-                        "treatment",
-                        "SOAP_AND_CHALK",
-                        "wall",
-                        "WOUND_TO_WALL",
-                        "lookedAt",
-                        "true"))
-                .hasStatus(302);
-        UUID run = database.sql("select id from run where instrument_id = ? and outcome = 'OPEN'")
-                .param(viola)
-                .query(UUID.class)
-                .single();
-        assertThat(post(
-                        newcomer,
-                        "/bench/" + run + "/end",
-                        "press",
-                        UUID.randomUUID().toString(),
-                        "seen",
-                        "0"))
-                .hasStatus(302);
-
+        change(newcomer, viola, "treatment", "SOAP_AND_CHALK", "wall", "WOUND_TO_WALL");
         assertThat(page(newcomer, plan))
                 .containsPattern("value=\"SOAP_AND_CHALK\" checked")
                 .containsPattern("value=\"WOUND_TO_WALL\" checked");
@@ -68,6 +44,40 @@ class PlanIT extends InRequests {
         assertThat(page(newcomer, "/instruments/" + instrument("Pit 2 violin") + "/plan"))
                 .as("another family")
                 .containsPattern("value=\"COMPOUND\" checked");
+
+        wind(newcomer, viola, "GEARED");
+        assertThat(page(newcomer, plan)).doesNotContain("SOAP_AND_CHALK", "WOUND_TO_WALL");
+        change(newcomer, viola, "lock", "STRAIGHT_TO_WALL");
+        wind(newcomer, viola, "TAPERED_WOOD");
+        assertThat(page(newcomer, plan))
+                .as("what gears leave no choice of is not forgotten")
+                .containsPattern("value=\"SOAP_AND_CHALK\" checked")
+                .containsPattern("value=\"WOUND_TO_WALL\" checked")
+                .containsPattern("value=\"STRAIGHT_TO_WALL\" checked");
+    }
+
+    private void wind(SignedIn who, UUID instrument, String pegs) {
+        String version = database.sql("select version from instrument where id = ?")
+                .param(instrument)
+                .query(String.class)
+                .single();
+        String[] sides = {"version", version, "pegKind", pegs, "knobs", "TREBLE,TREBLE,BASS,BASS"};
+        assertThat(post(who, "/instruments/" + instrument + "/peg-sides", sides))
+                .hasStatus(302);
+    }
+
+    /** Begins to change III of an instrument by some choices, and ends it there. */
+    private void change(SignedIn who, UUID instrument, String... choices) {
+        List<String> fields = new ArrayList<>(List.of("strings", "III", "lookedAt", "true"));
+        fields.addAll(List.of(choices));
+        assertThat(post(who, "/instruments/" + instrument + "/plan", fields.toArray(String[]::new)))
+                .hasStatus(302);
+        UUID run = database.sql("select id from run where instrument_id = ? and outcome = 'OPEN'")
+                .param(instrument)
+                .query(UUID.class)
+                .single();
+        String[] ended = {"press", UUID.randomUUID().toString(), "seen", "0"};
+        assertThat(post(who, "/bench/" + run + "/end", ended)).hasStatus(302);
     }
 
     /** The last of three goes on two days after the first: the day to begin is earlier than the day to change them all. */

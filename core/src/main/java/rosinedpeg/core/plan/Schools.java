@@ -129,12 +129,12 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
         SMALL_GAP;
 
         private Wall of(PegKind pegs, PegCondition peg) {
-            return switch (this) {
-                case BY_ITS_PEG ->
-                    pegs.holdsByFriction() && peg == PegCondition.SLIPS ? Wall.WOUND_TO_WALL : Wall.SMALL_GAP;
+            Wall wanted = switch (this) {
+                case BY_ITS_PEG -> peg == PegCondition.SLIPS ? Wall.WOUND_TO_WALL : Wall.SMALL_GAP;
                 case WOUND_TO_WALL -> Wall.WOUND_TO_WALL;
                 case SMALL_GAP -> Wall.SMALL_GAP;
             };
+            return Wall.of(pegs).contains(wanted) ? wanted : Wall.SMALL_GAP;
         }
     }
 
@@ -244,6 +244,12 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
     /** {@return the same choices, but treating pegs so} */
     public Schools with(Treatment other) {
         return new Schools(order, atPeg, other, bass, bridge, oldStrings);
+    }
+
+    /** {@return the same choices, but those that only pegs which hold by friction leave are another's} */
+    public Schools withFrictionOf(Schools another) {
+        requireNonNull(another, "another");
+        return with(atPeg.firstEnd(), atPeg.lock(), another.atPeg().wall()).with(another.treatment());
     }
 
     /** {@return the same choices for what the bass has more than the others} */

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import rosinedpeg.core.clearance.Clearance;
 import rosinedpeg.core.clearance.StrungPegbox;
 import rosinedpeg.core.clearance.Touch;
+import rosinedpeg.core.setup.PegKind;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.winding.HoleSide;
@@ -77,6 +78,7 @@ class PegboxController {
 
     private static StrungPegbox wound(Instrument instrument, PegboxForm form) {
         Lock lock = lock(instrument, form);
+        Wall wall = wall(instrument, form);
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
         instrument
                 .specs()
@@ -85,7 +87,7 @@ class PegboxController {
                         position,
                         new WindingChoice(
                                 lock,
-                                form.wall(),
+                                wall,
                                 Way.OVER_THE_TOP,
                                 form.farSide().contains(position) ? HoleSide.FAR_SIDE : HoleSide.KNOB_SIDE)));
         return new StrungPegbox(instrument.setUp(), instrument.specs(), choices);
@@ -95,6 +97,12 @@ class PegboxController {
     private static Lock lock(Instrument instrument, PegboxForm form) {
         List<Lock> locks = Lock.of(instrument.setUp().family());
         return locks.contains(form.lock()) ? form.lock() : locks.get(0);
+    }
+
+    /** What was chosen at the wall, as far as such pegs leave the choice. */
+    private static Wall wall(Instrument instrument, PegboxForm form) {
+        List<Wall> walls = Wall.of(instrument.setUp().pegKind());
+        return walls.contains(form.wall()) ? form.wall() : walls.get(0);
     }
 
     private static PegboxPage page(Instrument instrument, PegboxForm form) {
@@ -112,7 +120,8 @@ class PegboxController {
                                 pegbox.coveredBy(position),
                                 pegbox.clearances(position).get(0)))
                         .toList(),
-                lock(instrument, form));
+                lock(instrument, form),
+                wall(instrument, form));
     }
 
     /**
@@ -123,12 +132,14 @@ class PegboxController {
      * @param touches what touches, or nearly
      * @param rows how each string winds
      * @param lock how the strings are locked
+     * @param wall how near to the wall they are wound
      */
-    record PegboxPage(Instrument instrument, PegboxDrawing drawing, List<Touch> touches, List<Wound> rows, Lock lock) {
+    record PegboxPage(
+            Instrument instrument, PegboxDrawing drawing, List<Touch> touches, List<Wound> rows, Lock lock, Wall wall) {
 
-        /** {@return whether the strings are wound by a crank instead of a peg} */
-        public boolean byCrank() {
-            return !instrument.setUp().pegKind().holdsByFriction();
+        /** {@return whether the strings are wound by a key instead of a peg's knob} */
+        public boolean byKey() {
+            return instrument.setUp().pegKind() == PegKind.MACHINE_HEAD;
         }
 
         /** {@return the locks of its family} */
@@ -137,8 +148,8 @@ class PegboxController {
         }
 
         /** {@return how near to the wall a string can be wound} */
-        public Wall[] walls() {
-            return Wall.values();
+        public List<Wall> walls() {
+            return Wall.of(instrument.setUp().pegKind());
         }
     }
 

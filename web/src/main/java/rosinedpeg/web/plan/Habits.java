@@ -7,6 +7,7 @@ import org.springframework.transaction.annotation.Transactional;
 import rosinedpeg.core.plan.Material;
 import rosinedpeg.core.plan.Schools;
 import rosinedpeg.core.setup.Family;
+import rosinedpeg.core.setup.SetUp;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.SignedIn;
 import tools.jackson.core.JacksonException;
@@ -42,11 +43,13 @@ class Habits {
         }
     }
 
-    /** Remembers how somebody worked. */
+    /** Remembers how somebody worked. What gears leave no choice of stays as it is on instruments with pegs that hold by friction. */
     @Transactional
-    void remember(Family family, Schools schools) {
+    void remember(SetUp setUp, Schools schools) {
         SignedIn person = person();
-        habits.remember(person.workshopId(), person.accountId(), family.name(), json.writeValueAsString(schools));
+        Family family = setUp.family();
+        Schools chosen = setUp.pegKind().holdsByFriction() ? schools : schools.withFrictionOf(schools(family));
+        habits.remember(person.workshopId(), person.accountId(), family.name(), json.writeValueAsString(chosen));
     }
 
     /** {@return what is in the kit} */

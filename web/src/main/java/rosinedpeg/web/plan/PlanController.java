@@ -165,7 +165,7 @@ class PlanController {
         form.getStrings()
                 .forEach(position -> replacements.put(position, form.getKinds().get(position)));
         boolean keepOld = form.getOldStrings() == Schools.OldStrings.KEPT;
-        habits.remember(instrument.setUp().family(), form.schools());
+        habits.remember(instrument.setUp(), form.schools());
         Map<Position, UUID> picked = new EnumMap<>(Position.class);
         page.fromDrawer()
                 .forEach((position, there) -> there.taken().ifPresent(string -> picked.put(position, string.id())));
