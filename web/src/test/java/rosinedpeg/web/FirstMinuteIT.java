@@ -284,6 +284,12 @@ class FirstMinuteIT extends InBrowser {
                     "/instruments/" + violin + "/players")) {
                 page.navigate(path);
                 softly.check(() -> Browser.assertFits(page));
+                // Tablets, held either way, and what lies between a telephone and one.
+                for (int between : width == 390 ? new int[] {560} : new int[] {1024, 768}) {
+                    page.setViewportSize(between, 800);
+                    softly.check(() -> Browser.assertFits(page));
+                }
+                page.setViewportSize(width, 800);
                 if (width > 390 || page.url().endsWith(violin.toString())) {
                     Browser.assertAccessible(page);
                 }

@@ -284,7 +284,7 @@ class MeasuringIT extends RunningApplication {
      */
     @ParameterizedTest
     @CsvSource({
-        "GEARED, , oil on its gears, Half turns of the peg",
+        "GEARED, , oil on its gears, Half turns of the knob",
         "MACHINE_HEAD, oil on its gears, both bands, Turns of the key"
     })
     void gearsAreLookedAtAsGears(PegKind pegs, @Nullable String offered, String notOffered, String turned) {
