@@ -210,7 +210,15 @@ class RackIT extends InRequests {
                         "fitted",
                         on.get()),
                 () -> post(keeper, mine + "/notes", "text", "Open seam", "refer", "true"),
-                () -> post(keeper, mine + "/notes/" + note.get(), "text", "Open seam below", "refer", "true"),
+                () -> post(
+                        keeper,
+                        mine + "/notes/" + note.get(),
+                        "text",
+                        "Open seam below",
+                        "refer",
+                        "true",
+                        "version",
+                        "0"),
                 () -> post(keeper, mine + "/notes/" + note.get() + "/settled"))) {
             assertThat(change.get()).hasStatus(302);
             String now = row(keeper, "Mine");

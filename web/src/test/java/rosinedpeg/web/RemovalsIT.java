@@ -29,20 +29,31 @@ class RemovalsIT extends InRequests {
         post(player, violin + "/notes", "text", "Buzes on II");
         String note = noteOn(player, violin);
         assertThat(post(player, note, "text", " ")).hasStatus(200).bodyText().contains("class=\"error\"");
-        assertThat(post(player, note, "text", "Buzzes on II")).hasStatus(302);
+        assertThat(post(player, note, "text", "Buzzes on II", "version", "0")).hasStatus(302);
         assertThat(page(technician, violin)).contains("Buzzes on II").doesNotContain("Buzes");
-        assertThat(post(account("village"), note, "text", "Mine"))
+        assertThat(post(account("village"), note, "text", "Mine", "version", "1"))
                 .as("of another player")
                 .hasStatus(403);
-        assertThat(post(account("village"), note + "/remove")).hasStatus(403);
-        assertThat(post(stranger(), note + "/remove")).as("of another workshop").hasStatus(404);
+        assertThat(post(account("village"), note + "/remove", "version", "1")).hasStatus(403);
+        assertThat(post(stranger(), note + "/remove", "version", "1"))
+                .as("of another workshop")
+                .hasStatus(404);
 
-        assertThat(post(technician, note, "text", "Buzzes on II", "refer", "true"))
+        assertThat(post(technician, note, "text", "Buzzes no more", "version", "0"))
+                .as("from a page made before")
+                .hasStatus(200)
+                .bodyText()
+                .contains("Somebody else has changed it", "Buzzes no more");
+        assertThat(post(technician, note + "/remove", "version", "0")).hasRedirectedUrl(note);
+        assertThat(page(technician, violin)).contains("Buzzes on II");
+        assertThat(post(technician, note, "text", "Buzzes on II", "refer", "true", "version", "1"))
                 .hasStatus(302);
         assertThat(page(technician, "/")).as("the rack").contains("For a repairer");
-        assertThat(post(player, note + "/remove")).as("it waits for a repairer").hasStatus(403);
+        assertThat(post(player, note + "/remove", "version", "2"))
+                .as("it waits for a repairer")
+                .hasStatus(403);
         assertThat(page(player, violin)).doesNotContain(note);
-        assertThat(post(technician, note + "/remove")).hasStatus(302);
+        assertThat(post(technician, note + "/remove", "version", "2")).hasRedirectedUrl(violin);
         assertThat(page(technician, violin)).doesNotContain("Buzzes on II");
         assertThat(get(technician, note)).hasStatus(404);
     }

@@ -3,6 +3,7 @@ package rosinedpeg.web.findings;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
@@ -12,6 +13,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
@@ -41,7 +43,7 @@ class NoteController {
     String show(
             @PathVariable UUID id, @PathVariable UUID note, @AuthenticationPrincipal SignedIn account, Model model) {
         Notes.Written written = theirs(id, note, account);
-        model.addAttribute("form", new WrittenForm(written.text(), written.refer()));
+        model.addAttribute("form", new WrittenForm(written.text(), written.refer(), written.version()));
         return show(id, written, model);
     }
 
@@ -74,7 +76,12 @@ class NoteController {
         if (text.isEmpty()) {
             return show(id, written, model);
         }
-        notes.putRight(id, note, text.get(), Boolean.TRUE.equals(form.refer()));
+        try {
+            notes.putRight(id, note, form.version(), text.get(), Boolean.TRUE.equals(form.refer()));
+        } catch (OptimisticLockingFailureException meanwhile) {
+            result.reject("edit.meanwhile");
+            return show(id, written, model);
+        }
         redirect.addFlashAttribute("notice", "note.putRight");
         return "redirect:/instruments/" + id;
     }
@@ -84,10 +91,16 @@ class NoteController {
     String remove(
             @PathVariable UUID id,
             @PathVariable UUID note,
+            @RequestParam int version,
             @AuthenticationPrincipal SignedIn account,
             RedirectAttributes redirect) {
         theirs(id, note, account);
-        notes.remove(id, note);
+        try {
+            notes.remove(id, note, version);
+        } catch (OptimisticLockingFailureException meanwhile) {
+            redirect.addFlashAttribute("notice", "note.meanwhile");
+            return "redirect:/instruments/" + id + "/notes/" + note;
+        }
         redirect.addFlashAttribute("notice", "note.removed");
         return "redirect:/instruments/" + id;
     }
@@ -97,12 +110,14 @@ class NoteController {
      *
      * @param text what it says
      * @param refer whether it is work for a repairer
+     * @param version how often it had been changed when the page was made
      */
-    record WrittenForm(String text, @Nullable Boolean refer) {
+    record WrittenForm(String text, @Nullable Boolean refer, Integer version) {
 
         /** What is not sent is as on an empty form. */
         WrittenForm {
             text = Entry.orEmpty(text);
+            version = version == null ? -1 : version;
         }
     }
 

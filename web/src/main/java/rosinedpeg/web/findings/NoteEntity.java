@@ -100,4 +100,8 @@ class NoteEntity {
     UUID id() {
         return id;
     }
+
+    int version() {
+        return version;
+    }
 }

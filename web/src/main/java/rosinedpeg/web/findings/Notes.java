@@ -10,6 +10,7 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.data.domain.Limit;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -101,7 +102,21 @@ public class Notes implements LogSource {
      */
     Written written(UUID id, UUID noteId) {
         NoteEntity note = mine(id, noteId);
-        return new Written(noteId, note.written().orElseThrow(), note.refer(), note.recordedAt(), note.recordedBy());
+        return new Written(
+                noteId,
+                note.written().orElseThrow(),
+                note.refer(),
+                note.recordedAt(),
+                note.recordedBy(),
+                note.version());
+    }
+
+    private NoteEntity asSeen(UUID id, UUID noteId, int seen) {
+        NoteEntity note = mine(id, noteId);
+        if (note.version() != seen) {
+            throw new OptimisticLockingFailureException("note " + noteId + " has been changed meanwhile");
+        }
+        return note;
     }
 
     private NoteEntity mine(UUID id, UUID noteId) {
@@ -118,20 +133,40 @@ public class Notes implements LogSource {
      * @param refer whether it is work for a repairer
      * @param at when it was written
      * @param by by whom
+     * @param version how often it was changed
      */
-    record Written(UUID id, String text, boolean refer, Instant at, UUID by) {}
+    record Written(UUID id, String text, boolean refer, Instant at, UUID by, int version) {}
 
-    /** Puts right what somebody wrote, or whether it is work for a repairer. */
+    /**
+     * Puts right what somebody wrote, or whether it is work for a repairer.
+     *
+     * @param id the instrument
+     * @param noteId the note
+     * @param seen the {@link Written#version()} that whoever puts it right has seen
+     * @param text what it says then
+     * @param refer whether it is work for a repairer
+     * @throws NotFoundException when the instrument has no such note, or the bench wrote it
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
     @Transactional
-    public void putRight(UUID id, UUID noteId, String text, boolean refer) {
-        mine(id, noteId).become(text, refer);
+    public void putRight(UUID id, UUID noteId, int seen, String text, boolean refer) {
+        asSeen(id, noteId, seen).become(text, refer);
+        notes.flush();
         events.publishEvent(new ReferralChanged(id));
     }
 
-    /** Takes away what somebody wrote. */
+    /**
+     * Takes away what somebody wrote.
+     *
+     * @param id the instrument
+     * @param noteId the note
+     * @param seen the {@link Written#version()} that whoever takes it away has seen
+     * @throws NotFoundException when the instrument has no such note, or the bench wrote it
+     * @throws OptimisticLockingFailureException when somebody else has changed it since
+     */
     @Transactional
-    public void remove(UUID id, UUID noteId) {
-        notes.delete(mine(id, noteId));
+    public void remove(UUID id, UUID noteId, int seen) {
+        notes.delete(asSeen(id, noteId, seen));
         notes.flush();
         events.publishEvent(new ReferralChanged(id));
     }
