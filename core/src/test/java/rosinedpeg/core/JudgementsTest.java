@@ -118,6 +118,9 @@ class JudgementsTest {
                 .containsExactly(FindingKind.FITS);
         assertThat(kinds(check.judge(II, silk(usual, 45, (nutMm - 1) / stretched))))
                 .containsExactly(FindingKind.TOP_SILK_ON_PLAYING_LENGTH);
+        assertThat(kinds(check.judge(II, silk(usual, 0, usual.totalLengthMm()))))
+                .as("without silk")
+                .containsExactly(FindingKind.FITS);
     }
 
     /** The first string of an empty instrument has nothing to be compared with. */
