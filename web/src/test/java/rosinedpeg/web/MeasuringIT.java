@@ -302,7 +302,7 @@ class MeasuringIT extends RunningApplication {
         assertThat(get("/pegs"))
                 .bodyText()
                 .contains("Nobody has looked at it yet", "On the pegs that were there before")
-                .doesNotContain("tapers differently", "Last looked at", "checked>");
+                .doesNotContain("tapers differently", "Last looked at", "checked=");
         assertThat(get("/work?kind=PEG_SERVICE")).bodyText().contains("Choose at least one peg");
         assertThat(get("/plan?strings=III")).bodyText().doesNotContain("value=\"SLIPS\" selected");
         assertThat(get("/pegbox?wall=WOUND_TO_WALL"))

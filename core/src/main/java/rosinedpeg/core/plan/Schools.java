@@ -134,7 +134,7 @@ public record Schools(Order order, AtPeg atPeg, Treatment treatment, Bass bass, 
                 case WOUND_TO_WALL -> Wall.WOUND_TO_WALL;
                 case SMALL_GAP -> Wall.SMALL_GAP;
             };
-            return Wall.of(pegs).contains(wanted) ? wanted : Wall.SMALL_GAP;
+            return wanted.on(pegs);
         }
     }
 

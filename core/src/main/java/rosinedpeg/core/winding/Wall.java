@@ -17,4 +17,10 @@ public enum Wall {
         requireNonNull(pegs, "pegs");
         return pegs.holdsByFriction() ? List.of(SMALL_GAP, WOUND_TO_WALL) : List.of(SMALL_GAP);
     }
+
+    /** {@return what this comes to on such pegs: itself where they leave the choice, else what is usual} */
+    public Wall on(PegKind pegs) {
+        List<Wall> walls = of(pegs);
+        return walls.contains(this) ? this : walls.get(0);
+    }
 }

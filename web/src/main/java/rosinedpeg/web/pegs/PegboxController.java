@@ -78,7 +78,7 @@ class PegboxController {
 
     private static StrungPegbox wound(Instrument instrument, PegboxForm form) {
         Lock lock = lock(instrument, form);
-        Wall wall = wall(instrument, form);
+        Wall wall = form.wall().on(instrument.setUp().pegKind());
         Map<Position, WindingChoice> choices = new EnumMap<>(Position.class);
         instrument
                 .specs()
@@ -99,12 +99,6 @@ class PegboxController {
         return locks.contains(form.lock()) ? form.lock() : locks.get(0);
     }
 
-    /** What was chosen at the wall, as far as such pegs leave the choice. */
-    private static Wall wall(Instrument instrument, PegboxForm form) {
-        List<Wall> walls = Wall.of(instrument.setUp().pegKind());
-        return walls.contains(form.wall()) ? form.wall() : walls.get(0);
-    }
-
     private static PegboxPage page(Instrument instrument, PegboxForm form) {
         Map<Position, StringSpec> specs = instrument.specs();
         StrungPegbox pegbox = wound(instrument, form);
@@ -121,7 +115,7 @@ class PegboxController {
                                 pegbox.clearances(position).get(0)))
                         .toList(),
                 lock(instrument, form),
-                wall(instrument, form));
+                form.wall().on(instrument.setUp().pegKind()));
     }
 
     /**
