@@ -3,6 +3,7 @@ package rosinedpeg.web.practice;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -242,7 +243,8 @@ public class Practices {
 
     private QuickChange.Clocked clocked(
             AttemptEntity row, QuickChange change, PracticeStart start, List<Moments.Kept> kept) {
-        Instant until = row.finishedAt().orElseGet(clock::instant);
+        // The database keeps no finer moments.
+        Instant until = row.finishedAt().orElseGet(() -> clock.instant().truncatedTo(ChronoUnit.MICROS));
         Instant first = actions.first(row.id()).orElse(until);
         return change.clocked(
                 start,
@@ -323,7 +325,10 @@ public class Practices {
         AttemptEntity row = locked(id);
         Attempt.OnTheClock now = view(row).clock().orElseThrow(() -> new NotFoundException("clock of attempt " + id));
         if (!now.stopped() && now.playable()) {
-            row.finish(clock.instant(), now.clocked());
+            // Of that very moment: a later one, after all was worked out, would be shown a second longer than what is
+            // kept.
+            Instant first = actions.first(id).orElseThrow();
+            row.finish(first.plus(now.clocked().clock()), now.clocked());
         }
         return view(row);
     }
