@@ -17,21 +17,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
-import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.scheduling.config.ScheduledTask;
 import org.springframework.scheduling.config.ScheduledTaskHolder;
 import org.springframework.test.web.servlet.MockMvc;
-import org.springframework.test.web.servlet.assertj.MockMvcTester;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.AsShown;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
 
 /** People and passwords. */
-@AutoConfigureMockMvc
-class AccountIT extends RunningApplication {
-
-    @Autowired
-    MockMvcTester mvc;
+class AccountIT extends InRequests {
 
     @Autowired
     MockMvc plain;
@@ -221,10 +216,6 @@ class AccountIT extends RunningApplication {
                 .single();
     }
 
-    private String page(SignedIn who, String path) throws Exception {
-        return mvc.get().uri(path).with(user(who)).exchange().getResponse().getContentAsString();
-    }
-
     private String log(SignedIn keeper) throws Exception {
         return page(keeper, "/instruments/" + instrument("Pit 1 violin") + "/log");
     }
@@ -252,15 +243,16 @@ class AccountIT extends RunningApplication {
                 .as("who is invited then")
                 .hasStatus(302);
         assertThat(post("/people", keeper, Map.of("name", "pit 1"))).hasStatus(200);
-        assertThat(post(address, keeper, Map.of("name", "Bench by the window", "role", "PLAYER")))
-                .hasStatus(302);
+        String[] shown = filled(keeper, address, address, "name", "Bench by the window", "role", "PLAYER");
+        assertThat(post(keeper, address, shown)).hasStatus(302);
         assertThat(account("bench").role()).isEqualTo(Role.PLAYER);
         assertThat(log(keeper)).contains("Bench by the window").doesNotContain(bench.name());
         assertThat(page(keeper, "/week/hours"))
                 .as("who is at the bench is the same person")
                 .contains("Bench by the window")
                 .doesNotContain(bench.name());
-        assertThat(post("/people/" + keeper.accountId(), keeper, Map.of("name", "The keeper", "role", "PLAYER")))
+        String own = "/people/" + keeper.accountId();
+        assertThat(post(keeper, own, filled(keeper, own, own, "name", "The keeper", "role", "PLAYER")))
                 .hasStatus(302);
         assertThat(account("keeper").role()).as("nobody changes their own").isEqualTo(Role.KEEPER);
         assertThat(account("keeper").name()).isEqualTo("The keeper");
@@ -324,7 +316,7 @@ class AccountIT extends RunningApplication {
             MvcTestResult answer = post(
                     "/people/" + other.accountId() + (how.isEmpty() ? "" : "/" + how),
                     one,
-                    Map.of(field, value, "name", other.name()));
+                    Map.of(field, value, "name", other.name(), "shown", AsShown.mark(other.name(), other.role())));
             assertThat(answer).hasStatus(302);
             assertThat("people.last".equals(answer.getMvcResult().getFlashMap().get("notice")))
                     .isEqualTo(one.equals(second));
@@ -354,7 +346,19 @@ class AccountIT extends RunningApplication {
                 .hasStatus(200)
                 .bodyText()
                 .contains("Write something", "It goes from 392 to 466 Hz");
-        assertThat(post("/workshop", keeper, Map.of("workshop", "Low Quay", "zone", "Asia/Tokyo", "referenceA", "442")))
+        assertThat(post(
+                        keeper,
+                        "/workshop",
+                        filled(
+                                keeper,
+                                "/workshop",
+                                "/workshop",
+                                "workshop",
+                                "Low Quay",
+                                "zone",
+                                "Asia/Tokyo",
+                                "referenceA",
+                                "442")))
                 .hasStatus(302);
         assertThat(rack(pit)).contains("Low Quay").doesNotContain("Lantern Quay");
         assertThat(account("pit").zone()).isEqualTo(ZoneId.of("Asia/Tokyo"));

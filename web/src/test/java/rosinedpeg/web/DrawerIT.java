@@ -382,9 +382,14 @@ class DrawerIT extends InRequests {
                 .bodyText()
                 .contains("A whole number from 0 to 9", "value=\"2\"");
         for (int twice = 0; twice < 2; twice++) {
-            assertThat(post(keeper, itsCase, "wanted[II]", "1", "wanted[I]", ""))
+            assertThat(post(keeper, itsCase, filled(keeper, itsCase, itsCase, "wanted[II]", "1", "wanted[I]", "")))
                     .hasStatus(302);
         }
+        assertThat(post(keeper, itsCase, "wanted[II]", "2"))
+                .as("where it is not seen what is to lie there")
+                .hasStatusOk()
+                .bodyText()
+                .contains("Somebody else has changed it");
         assertThat(page(keeper, itsCase)).contains("none in the drawer").doesNotContain("Put one in");
         assertThat(page(keeper, "/kit")).contains(itsCase, "one string", "one missing");
         assertThat(page(keeper, "/buying")).contains("One is to lie in the case of Pit", "3 missing");
@@ -395,7 +400,8 @@ class DrawerIT extends InRequests {
             assertThat(post(keeper, itsCase + "/put", "kind", second.toString()))
                     .hasStatus(302);
         }
-        assertThat(post(keeper, "/instruments/" + other + "/case", "wanted[II]", "1"))
+        String others = "/instruments/" + other + "/case";
+        assertThat(post(keeper, others, filled(keeper, others, others, "wanted[II]", "1")))
                 .hasStatus(302);
         assertThat(post(keeper, "/instruments/" + other + "/case/put", "kind", second.toString()))
                 .hasStatus(302);

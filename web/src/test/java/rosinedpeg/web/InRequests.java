@@ -14,6 +14,8 @@ import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import org.jsoup.Jsoup;
+import org.jsoup.nodes.Element;
+import org.jsoup.nodes.FormElement;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.boot.webmvc.test.autoconfigure.AutoConfigureMockMvc;
 import org.springframework.mock.web.MockMultipartFile;
@@ -87,6 +89,26 @@ abstract class InRequests extends RunningApplication {
             request = request.param(fields[i], fields[i + 1]);
         }
         return request.exchange();
+    }
+
+    /**
+     * A form as a page shows it, filled in otherwise.
+     *
+     * @param page the address of the page
+     * @param action where the form is sent
+     * @param changed what is typed or ticked instead, names and values in turn; all of one name replaces all that was there of it
+     * @return all its fields, names and values in turn
+     */
+    String[] filled(SignedIn who, String page, String action, String... changed) throws Exception {
+        List<String> fields = new ArrayList<>(List.of(changed));
+        Element form = Jsoup.parse(page(who, page)).selectFirst("form[method=post][action=" + action + "]");
+        assertThat(form).as("a form for %s", action).isNotNull();
+        ((FormElement) form).formData().forEach(field -> {
+            if (!List.of(changed).contains(field.key())) {
+                fields.addAll(List.of(field.key(), field.value()));
+            }
+        });
+        return fields.toArray(String[]::new);
     }
 
     /** Sends a table as a file. */

@@ -203,17 +203,7 @@ class PlayersIT extends InRequests {
     @Test
     void aWorkshopChoosesAndItIsSaidWhoPlaysWhat() throws Exception {
         SignedIn keeper = account("keeper");
-        assertThat(post(
-                        keeper,
-                        "/workshop",
-                        "workshop",
-                        "Lantern Quay",
-                        "zone",
-                        "Europe/London",
-                        "referenceA",
-                        "440",
-                        "playersOwnOnly",
-                        "true"))
+        assertThat(post(keeper, "/workshop", filled(keeper, "/workshop", "/workshop", "playersOwnOnly", "true")))
                 .hasStatus(302);
         assertThat(account("pit").playersOwnOnly()).isTrue();
         SignedIn village = account("village");
@@ -222,10 +212,14 @@ class PlayersIT extends InRequests {
         assertThat(post(
                         technician,
                         address,
-                        "plays",
-                        village.personId().toString(),
-                        "plays",
-                        stranger().personId().toString()))
+                        filled(
+                                technician,
+                                address,
+                                address,
+                                "plays",
+                                village.personId().toString(),
+                                "plays",
+                                stranger().personId().toString())))
                 .hasStatus(302);
         assertThat(CurrentWorkshop.in(technician, () -> players.of(anothers))).containsExactly(village.personId());
         assertThat(page(keeper, "/instruments/" + anothers)).contains("Played by Village 6");

@@ -553,6 +553,15 @@ class PracticeIT extends InRequests {
                         + second.select(".clock-splits tr:not(.best) td:last-child")
                                 .last()
                                 .text());
+        assertThat(database.sql("select mod(total_ms - floor(1000 * extract(epoch from finished_at"
+                                + " - (select min(done_at) from practice_action where attempt_id = attempt.id))), 1000)"
+                                + " from practice_attempt attempt where account_id = ? and total_ms is not null")
+                        .param(keeper.accountId())
+                        .query(Integer.class)
+                        .list())
+                .as("whole seconds are owed: what is kept ends at the moment that is shown")
+                .isNotEmpty()
+                .containsOnly(0);
         String other = begun(keeper, "size", "CELLO 4/4", "change", "III");
         act(other, "string", "III", "turn", "-5");
         assertThat(seen(other).select(".clock-splits .best"))
@@ -582,9 +591,21 @@ class PracticeIT extends InRequests {
         LocalDate day = LocalDate.now().plusDays(5);
         assertThat(refusal(keeper, course, "lessons", "WIND", "until", "1999-01-01"))
                 .isNotEmpty();
-        assertThat(atOnce(keeper, course, "lessons", "WIND", "lessons", "ROUNDS", "until", day.toString()))
+        assertThat(atOnce(
+                        keeper,
+                        course,
+                        filled(
+                                keeper,
+                                course,
+                                course,
+                                "lessons",
+                                "WIND",
+                                "lessons",
+                                "ROUNDS",
+                                "until",
+                                day.toString())))
                 .containsOnly(302);
-        assertThat(post(keeper, course, "lessons", "WIND", "until", day.toString()))
+        assertThat(post(keeper, course, filled(keeper, course, course, "lessons", "WIND", "until", day.toString())))
                 .hasStatus(302);
         Document page = Jsoup.parse(page(learner, "/practice"));
         assertThat(page.select("#lesson-WIND").text()).contains("Set for you until");

@@ -304,6 +304,8 @@ class SignInIT extends InRequests {
                 "441",
                 "keepersSecondStep",
                 "true",
+                "shown",
+                Device.field(keeper.get("/workshop").body(), "shown"),
                 "_csrf",
                 Device.field(keeper.get("/workshop").body(), "_csrf"));
         assertThat(keeper.post("/workshop", rule).body())
@@ -317,9 +319,18 @@ class SignInIT extends InRequests {
         tries(technician, "bench", PASSWORD);
         assertThat(technician.get("/").body()).as("no keeper").contains("Lantern Quay");
         String run = "/bench/" + openRun("Pit 5 viola");
+        String bench = "/people/" + account("bench").accountId();
         assertThat(leadsTo(keeper.post(
-                        "/people/" + account("bench").accountId(),
-                        Map.of("name", "Bench", "role", "KEEPER", "_csrf", rule.get("_csrf")))))
+                        bench,
+                        Map.of(
+                                "name",
+                                "Bench",
+                                "role",
+                                "KEEPER",
+                                "shown",
+                                Device.field(keeper.get(bench).body(), "shown"),
+                                "_csrf",
+                                rule.get("_csrf")))))
                 .isEqualTo("/people");
         assertThat(leadsTo(technician.get("/"))).as("a keeper now").isEqualTo(step);
         assertThat(leadsTo(technician.get(run))).isEqualTo(step);

@@ -27,6 +27,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.test.web.servlet.assertj.MvcTestResult;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.plan.RepairPlanner;
 import rosinedpeg.core.plan.Schools;
@@ -68,13 +69,14 @@ class WeekIT extends InRequests {
     }
 
     /** Somebody is at the bench on each day of the week. */
-    private void every(String hours) {
+    private void every(String hours) throws Exception {
         assertThat(hours(ANN, hours)).hasStatus(302);
     }
 
-    private org.springframework.test.web.servlet.assertj.MvcTestResult hours(String person, String hours) {
-        return post(
+    private MvcTestResult hours(String person, String hours) throws Exception {
+        String[] week = filled(
                 keeper,
+                "/week/hours?person=" + person,
                 "/week/hours",
                 "person",
                 person,
@@ -92,6 +94,7 @@ class WeekIT extends InRequests {
                 hours,
                 "sunday",
                 hours);
+        return post(keeper, "/week/hours", week);
     }
 
     private UUID wish(String instrument, int minutes, LocalDate by) {
@@ -622,6 +625,11 @@ class WeekIT extends InRequests {
         for (int twice = 0; twice < 2; twice++) {
             assertThat(post(keeper, path, "weeks", "2", "from", day(0))).hasStatus(302);
         }
+        assertThat(post(keeper, path, "weeks", "3", "from", day(0)))
+                .as("from a page that was opened before")
+                .hasStatusOk()
+                .bodyText()
+                .contains("Somebody else has changed it", "each is on for 2 weeks");
         assertThat(page(keeper, path)).contains("each is on for 2 weeks", "Change the turns");
         assertThat(week().getElementById("turn-" + violin).text()).contains("the other set goes on", "its turn");
         String plan = URLDecoder.decode(
@@ -657,7 +665,12 @@ class WeekIT extends InRequests {
         assertThat(Jsoup.parse(page(keeper, "/week?from=" + day(14))).getElementById("turn-" + violin))
                 .isNotNull();
         assertThat(page(keeper, path)).contains("Rests in the drawer").doesNotContain("none in the drawer");
-        assertThat(post(keeper, path + "/end")).hasStatus(302);
+        assertThat(post(keeper, path + "/end"))
+                .as("of turns that were not shown")
+                .hasRedirectedUrl(path);
+        assertThat(page(keeper, path)).contains("each is on for 2 weeks");
+        assertThat(post(keeper, path + "/end", filled(keeper, path, path + "/end")))
+                .hasStatus(302);
         assertThat(week().getElementById("turn-" + violin)).isNull();
     }
 

@@ -3,6 +3,7 @@ package rosinedpeg.web.account;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -14,6 +15,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -29,11 +32,13 @@ class PeopleController {
     private final Accounts accounts;
     private final OneTimeLinks links;
     private final Leaving leaving;
+    private final AsShown asShown;
 
-    PeopleController(Accounts accounts, OneTimeLinks links, Leaving leaving) {
+    PeopleController(Accounts accounts, OneTimeLinks links, Leaving leaving, AsShown asShown) {
         this.accounts = accounts;
         this.links = links;
         this.leaving = leaving;
+        this.asShown = asShown;
     }
 
     @OpenTo(Role.KEEPER)
@@ -82,7 +87,7 @@ class PeopleController {
     @GetMapping("/people/{id}")
     String person(@PathVariable UUID id, @AuthenticationPrincipal SignedIn account, Model model) {
         SignedIn person = accounts.person(account.workshopId(), id);
-        model.addAttribute("form", new PersonForm(person.name(), person.role()));
+        model.addAttribute("form", PersonForm.of(person));
         return show(person, model);
     }
 
@@ -107,7 +112,20 @@ class PeopleController {
             return show(person, model);
         }
         Role role = id.equals(account.accountId()) ? account.role() : form.role();
-        tell(accounts.change(person, name.orElseThrow(), role) ? "people.changed" : LAST_KEEPER, name.get(), redirect);
+        AtomicBoolean kept = new AtomicBoolean(true);
+        boolean made = Change.made(
+                () -> asShown.change(
+                        id,
+                        form.shown(),
+                        () -> PersonForm.of(accounts.person(account.workshopId(), id))
+                                .shown(),
+                        AsShown.mark(name.orElseThrow(), role),
+                        () -> kept.set(accounts.change(person, name.get(), role))),
+                result);
+        if (!made) {
+            return show(person, model);
+        }
+        tell(kept.get() ? "people.changed" : LAST_KEEPER, name.get(), redirect);
         return "redirect:/people";
     }
 
@@ -177,13 +195,19 @@ class PeopleController {
      *
      * @param name their name
      * @param role what they may do
+     * @param shown the mark of both as they were shown
      */
-    record PersonForm(String name, Role role) {
+    record PersonForm(String name, Role role, String shown) {
 
         /** What is not sent is as on an empty form. */
         PersonForm {
             name = name == null ? "" : name;
             role = role == null ? Role.PLAYER : role;
+            shown = Entry.orEmpty(shown);
+        }
+
+        private static PersonForm of(SignedIn person) {
+            return new PersonForm(person.name(), person.role(), AsShown.mark(person.name(), person.role()));
         }
     }
 

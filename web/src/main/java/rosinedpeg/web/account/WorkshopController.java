@@ -15,6 +15,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.core.pitch.ReferenceA;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -30,12 +32,15 @@ class WorkshopController {
     private final SecondFactors factors;
     private final OwnPassword ownPassword;
     private final Leaving leaving;
+    private final AsShown asShown;
 
-    WorkshopController(Accounts accounts, SecondFactors factors, OwnPassword ownPassword, Leaving leaving) {
+    WorkshopController(
+            Accounts accounts, SecondFactors factors, OwnPassword ownPassword, Leaving leaving, AsShown asShown) {
         this.accounts = accounts;
         this.factors = factors;
         this.ownPassword = ownPassword;
         this.leaving = leaving;
+        this.asShown = asShown;
     }
 
     @OpenTo(Role.KEEPER)
@@ -71,13 +76,21 @@ class WorkshopController {
         if (result.hasErrors()) {
             return page(Optional.empty(), model);
         }
-        accounts.changeWorkshop(
-                account,
-                name.orElseThrow(),
-                ZoneId.of(form.zone()),
-                new ReferenceA(referenceA.orElseThrow()),
-                Boolean.TRUE.equals(form.playersOwnOnly()),
-                secondStep);
+        ReferenceA tunedTo = new ReferenceA(referenceA.orElseThrow());
+        boolean ownOnly = Boolean.TRUE.equals(form.playersOwnOnly());
+        boolean made = Change.made(
+                () -> asShown.change(
+                        account.workshopId(),
+                        form.shown(),
+                        () -> WorkshopForm.of(accounts.person(account.workshopId(), account.accountId()))
+                                .shown(),
+                        AsShown.mark(name.orElseThrow(), form.zone(), tunedTo.hertz(), ownOnly, secondStep),
+                        () -> accounts.changeWorkshop(
+                                account, name.get(), ZoneId.of(form.zone()), tunedTo, ownOnly, secondStep)),
+                result);
+        if (!made) {
+            return page(Optional.empty(), model);
+        }
         redirect.addFlashAttribute("notice", "workshop.changed");
         return "redirect:/workshop";
     }
@@ -116,19 +129,22 @@ class WorkshopController {
      * @param referenceA what its instruments are tuned to, as typed
      * @param playersOwnOnly whether players look after the instruments they play only
      * @param keepersSecondStep whether keepers have to sign in with a second step
+     * @param shown the mark of all that as it was shown
      */
     record WorkshopForm(
             String workshop,
             String zone,
             String referenceA,
             @Nullable Boolean playersOwnOnly,
-            @Nullable Boolean keepersSecondStep) {
+            @Nullable Boolean keepersSecondStep,
+            String shown) {
 
         /** What is not sent is as on an empty form. */
         WorkshopForm {
             workshop = workshop == null ? "" : workshop;
             zone = zone == null ? "" : zone;
             referenceA = referenceA == null ? "" : referenceA;
+            shown = Entry.orEmpty(shown);
         }
 
         private static WorkshopForm of(SignedIn account) {
@@ -137,7 +153,13 @@ class WorkshopController {
                     account.zone().getId(),
                     Say.number(account.referenceAHz(), 1),
                     account.playersOwnOnly(),
-                    account.keepersSecondStep());
+                    account.keepersSecondStep(),
+                    AsShown.mark(
+                            account.workshopName(),
+                            account.zone(),
+                            account.referenceAHz(),
+                            account.playersOwnOnly(),
+                            account.keepersSecondStep()));
         }
     }
 

@@ -1,6 +1,7 @@
 package rosinedpeg.web.buying;
 
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -18,13 +19,16 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
+import rosinedpeg.web.platform.AsShown;
 import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
 
 /** Who sells what, and how long it takes to come. */
 @Controller
@@ -32,10 +36,14 @@ class SupplierController {
 
     private final Suppliers suppliers;
     private final StringKinds kinds;
+    private final AsShown asShown;
+    private final Words words;
 
-    SupplierController(Suppliers suppliers, StringKinds kinds) {
+    SupplierController(Suppliers suppliers, StringKinds kinds, AsShown asShown, Words words) {
         this.suppliers = suppliers;
         this.kinds = kinds;
+        this.asShown = asShown;
+        this.words = words;
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -136,9 +144,21 @@ class SupplierController {
         if (kinds.entered().stream().noneMatch(kind -> kind.maker().equalsIgnoreCase(form.maker()))) {
             throw new NotFoundException("maker " + form.maker());
         }
-        Constraint.MAKER_BOUGHT_ONCE.once(() -> suppliers.buy(form.maker(), Optional.ofNullable(form.supplier())));
-        redirect.addFlashAttribute("notice", "suppliers.bought");
+        Optional<UUID> from = Optional.ofNullable(form.supplier());
         redirect.addFlashAttribute("noticeOf", form.maker());
+        Change.make(
+                () -> asShown.change(
+                        CurrentWorkshop.id(),
+                        AsShown.mark(Optional.ofNullable(form.was())),
+                        () -> AsShown.mark(Optional.ofNullable(
+                                        suppliers.byMaker().get(form.maker().toLowerCase(Locale.ROOT)))
+                                .map(Supplier::id)),
+                        AsShown.mark(from),
+                        () -> suppliers.buy(form.maker(), from)),
+                "suppliers.bought",
+                form.maker() + ": "
+                        + from.map(this::get).map(Supplier::name).orElseGet(() -> words.say("suppliers.nobody")),
+                redirect);
         return "redirect:/buying/suppliers";
     }
 
@@ -162,8 +182,10 @@ class SupplierController {
      *
      * @param maker the maker
      * @param supplier who; null for nobody in particular
+     * @param was who was shown; null for nobody in particular
      */
-    record MakerForm(String maker, @Nullable UUID supplier) {
+    record MakerForm(
+            String maker, @Nullable UUID supplier, @Nullable UUID was) {
         /** What is not sent is as on an empty form. */
         MakerForm {
             maker = Entry.orEmpty(maker);

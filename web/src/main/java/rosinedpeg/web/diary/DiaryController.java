@@ -9,7 +9,6 @@ import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -23,6 +22,7 @@ import rosinedpeg.core.dates.OccasionKind;
 import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.occasions.Occasion;
 import rosinedpeg.web.occasions.Occasions;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.OpenTo;
@@ -172,10 +172,9 @@ class DiaryController {
             RedirectAttributes redirect,
             String done) {
         try {
-            keep.run();
-        } catch (OptimisticLockingFailureException meanwhile) {
-            result.reject("edit.meanwhile");
-            return show(one, model);
+            if (!Change.made(keep, result)) {
+                return show(one, model);
+            }
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.OCCASION_ONCE.isViolatedBy(complaint)) {
                 throw complaint;

@@ -27,7 +27,8 @@ import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
 import rosinedpeg.web.kinds.StringKind;
 import rosinedpeg.web.kinds.StringKinds;
-import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -41,20 +42,23 @@ class CaseController {
     private final StringKinds kinds;
     private final Drawer drawer;
     private final CaseKits kits;
+    private final AsShown asShown;
 
-    CaseController(Instruments instruments, StringKinds kinds, Drawer drawer, CaseKits kits) {
+    CaseController(Instruments instruments, StringKinds kinds, Drawer drawer, CaseKits kits, AsShown asShown) {
         this.instruments = instruments;
         this.kinds = kinds;
         this.drawer = drawer;
         this.kits = kits;
+        this.asShown = asShown;
     }
 
     @OpenTo(Role.PLAYER)
     @GetMapping("/instruments/{id}/case")
     String show(@PathVariable UUID id, Model model) {
         Map<Position, String> wanted = new EnumMap<>(Position.class);
-        kits.wanted(id).forEach((position, many) -> wanted.put(position, String.valueOf(many)));
-        model.addAttribute("form", new CaseForm(wanted));
+        Map<Position, Integer> said = kits.wanted(id);
+        said.forEach((position, many) -> wanted.put(position, String.valueOf(many)));
+        model.addAttribute("form", new CaseForm(wanted, AsShown.mark(said)));
         return lay(id, model);
     }
 
@@ -106,7 +110,19 @@ class CaseController {
         if (result.hasErrors()) {
             return lay(id, model);
         }
-        Constraint.CASE_KIT_ONCE.once(() -> kits.want(id, wanted));
+        Map<Position, Integer> after = new EnumMap<>(wanted);
+        after.values().removeIf(many -> many == 0);
+        boolean made = Change.made(
+                () -> asShown.change(
+                        id,
+                        form.shown(),
+                        () -> AsShown.mark(kits.wanted(id)),
+                        AsShown.mark(after),
+                        () -> kits.want(id, wanted)),
+                result);
+        if (!made) {
+            return lay(id, model);
+        }
         redirect.addFlashAttribute("notice", "case.kept");
         return "redirect:/instruments/" + id + "/case";
     }
@@ -130,11 +146,13 @@ class CaseController {
      * What is to lie in a case, as typed.
      *
      * @param wanted how many for each place
+     * @param shown the mark of that as it was shown
      */
-    record CaseForm(Map<Position, String> wanted) {
+    record CaseForm(Map<Position, String> wanted, String shown) {
         /** What is not sent is as on an empty form. */
         CaseForm {
             wanted = wanted == null ? new HashMap<>() : wanted;
+            shown = Entry.orEmpty(shown);
         }
     }
 

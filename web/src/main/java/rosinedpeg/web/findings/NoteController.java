@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
@@ -76,10 +77,8 @@ class NoteController {
         if (text.isEmpty()) {
             return show(id, written, model);
         }
-        try {
-            notes.putRight(id, note, form.version(), text.get(), Boolean.TRUE.equals(form.refer()));
-        } catch (OptimisticLockingFailureException meanwhile) {
-            result.reject("edit.meanwhile");
+        boolean refer = Boolean.TRUE.equals(form.refer());
+        if (!Change.made(() -> notes.putRight(id, note, form.version(), text.get(), refer), result)) {
             return show(id, written, model);
         }
         redirect.addFlashAttribute("notice", "note.putRight");

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -27,6 +26,7 @@ import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.usual.Packet;
 import rosinedpeg.core.usual.Pull;
 import rosinedpeg.web.drawing.FitDrawing;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Htmx;
 import rosinedpeg.web.platform.ListPage;
@@ -140,10 +140,9 @@ class KindController {
             RedirectAttributes redirect,
             String done) {
         try {
-            keep.run();
-        } catch (OptimisticLockingFailureException meanwhile) {
-            result.reject("edit.meanwhile");
-            return shown(kind, form, model);
+            if (!Change.made(keep, result)) {
+                return shown(kind, form, model);
+            }
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.STRING_KIND_ONCE.isViolatedBy(complaint)) {
                 throw complaint;

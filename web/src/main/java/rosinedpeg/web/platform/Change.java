@@ -1,6 +1,7 @@
 package rosinedpeg.web.platform;
 
 import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.validation.Errors;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** A change of something that somebody else may have changed since its page was made. */
@@ -15,14 +16,34 @@ public final class Change {
      * @param done the key of what is said then
      * @param chosen what was chosen, in words: told when somebody else was there first, because then it is not recorded
      * @param redirect to the page that shows how it stands
+     * @return whether it was made
      */
-    public static void make(Runnable change, String done, String chosen, RedirectAttributes redirect) {
+    public static boolean make(Runnable change, String done, String chosen, RedirectAttributes redirect) {
         try {
             change.run();
             redirect.addFlashAttribute("notice", done);
+            return true;
         } catch (OptimisticLockingFailureException meanwhile) {
             redirect.addFlashAttribute("notice", "changed.meanwhile");
             redirect.addFlashAttribute("noticeOf", chosen);
+            return false;
+        }
+    }
+
+    /**
+     * Makes a change that was typed into a form.
+     *
+     * @param change what to do
+     * @param form where it is noted that somebody else was there first
+     * @return whether it was made
+     */
+    public static boolean made(Runnable change, Errors form) {
+        try {
+            change.run();
+            return true;
+        } catch (OptimisticLockingFailureException meanwhile) {
+            form.reject("edit.meanwhile");
+            return false;
         }
     }
 }

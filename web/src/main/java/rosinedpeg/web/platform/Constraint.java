@@ -32,14 +32,8 @@ public enum Constraint {
     DRAWER_STRING_ONCE,
     /** A count of the drawer was sent twice. */
     DRAWER_COUNT_ONCE,
-    /** It was said twice at one moment what is to lie in the case of an instrument. */
-    CASE_KIT_ONCE,
     /** Two suppliers of a workshop have the same name. */
     SUPPLIER_NAME,
-    /** It was said twice at one moment from whom strings of a maker are bought. */
-    MAKER_BOUGHT_ONCE,
-    /** It was said twice at one moment when somebody usually is at the bench. */
-    BENCH_HOURS_WEEKDAY,
     /** It was said twice at one moment when somebody is at the bench on a day. */
     BENCH_HOURS_DAY,
     /** Work was asked for twice by one press. */
@@ -50,12 +44,8 @@ public enum Constraint {
     BENCH_PLACE_ONCE,
     /** A job was kept off a day twice at one moment. */
     BENCH_NOT_ON_ONCE,
-    /** It was said twice at one moment that two sets take turns on an instrument. */
-    TWO_SETS_ONCE,
     /** An attempt was begun twice by one press. */
     PRACTICE_ATTEMPT_ONCE,
-    /** Somebody was set one lesson twice at one moment. */
-    PRACTICE_LESSON_ONCE,
     /** An instrument was put on the lending shelf twice at one moment. */
     SHELF_INSTRUMENT_ONCE,
     /** Two of a workshop that borrow are called the same. */

@@ -1,8 +1,8 @@
 package rosinedpeg.web.players;
 
-import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -16,10 +16,13 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.Role;
 import rosinedpeg.web.platform.SignedIn;
+import rosinedpeg.web.platform.Words;
 
 /** Says who plays an instrument. */
 @Controller
@@ -28,11 +31,15 @@ class PlayersController {
     private final Players players;
     private final Instruments instruments;
     private final Accounts accounts;
+    private final AsShown asShown;
+    private final Words words;
 
-    PlayersController(Players players, Instruments instruments, Accounts accounts) {
+    PlayersController(Players players, Instruments instruments, Accounts accounts, AsShown asShown, Words words) {
         this.players = players;
         this.instruments = instruments;
         this.accounts = accounts;
+        this.asShown = asShown;
+        this.words = words;
     }
 
     @OpenTo(Role.TECHNICIAN)
@@ -44,6 +51,7 @@ class PlayersController {
                         instrument,
                         accounts.people(account.workshopId()),
                         Set.copyOf(players.of(id)),
+                        AsShown.mark(new TreeSet<>(players.of(id))),
                         account.playersOwnOnly()),
                 model);
         return "players/players";
@@ -54,16 +62,27 @@ class PlayersController {
     String say(
             @PathVariable UUID id,
             @RequestParam(required = false) List<UUID> plays,
+            @RequestParam(defaultValue = "") String shown,
             @AuthenticationPrincipal SignedIn account,
             RedirectAttributes redirect) {
         instruments.require(id);
-        Set<UUID> people = new HashSet<>(plays == null ? List.of() : plays);
-        people.retainAll(accounts.people(account.workshopId()).stream()
-                .map(SignedIn::personId)
-                .collect(Collectors.toSet()));
-        players.say(id, people);
-        redirect.addFlashAttribute("notice", "players.said");
-        return "redirect:/instruments/" + id;
+        List<SignedIn> chosen = accounts.people(account.workshopId()).stream()
+                .filter(person -> plays != null && plays.contains(person.personId()))
+                .toList();
+        Set<UUID> people = chosen.stream().map(SignedIn::personId).collect(Collectors.toCollection(TreeSet::new));
+        boolean made = Change.make(
+                () -> asShown.change(
+                        id,
+                        shown,
+                        () -> AsShown.mark(new TreeSet<>(players.of(id))),
+                        AsShown.mark(people),
+                        () -> players.say(id, people)),
+                "players.said",
+                chosen.isEmpty()
+                        ? words.say("players.nobody")
+                        : words.list(chosen.stream().map(SignedIn::name).toList()),
+                redirect);
+        return "redirect:/instruments/" + id + (made ? "" : "/players");
     }
 
     /**
@@ -72,7 +91,9 @@ class PlayersController {
      * @param instrument which
      * @param people whoever may
      * @param playing who does
+     * @param shown the mark of that as it is shown
      * @param ownOnly whether players look after those they play only
      */
-    record PlayersPage(Instrument instrument, List<SignedIn> people, Set<UUID> playing, boolean ownOnly) {}
+    record PlayersPage(
+            Instrument instrument, List<SignedIn> people, Set<UUID> playing, String shown, boolean ownOnly) {}
 }

@@ -2,6 +2,7 @@ package rosinedpeg.web.practice;
 
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,7 +22,8 @@ import rosinedpeg.core.lesson.Lesson;
 import rosinedpeg.web.account.Accounts;
 import rosinedpeg.web.drawing.CourseDrawing;
 import rosinedpeg.web.drawing.View;
-import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.NotFoundException;
@@ -38,11 +40,13 @@ class LessonsController {
 
     private final Lessons lessons;
     private final Accounts accounts;
+    private final AsShown asShown;
     private final Clock clock;
 
-    LessonsController(Lessons lessons, Accounts accounts, Clock clock) {
+    LessonsController(Lessons lessons, Accounts accounts, AsShown asShown, Clock clock) {
         this.lessons = lessons;
         this.accounts = accounts;
+        this.asShown = asShown;
         this.clock = clock;
     }
 
@@ -50,7 +54,7 @@ class LessonsController {
     @OpenTo(Role.PLAYER)
     @GetMapping("/practice/course")
     String own(@AuthenticationPrincipal SignedIn account, Model model) {
-        return course(account, new SetForm(Set.of(), ""), model);
+        return course(account, new SetForm(Set.of(), "", ""), model);
     }
 
     private String course(SignedIn person, SetForm form, Model model) {
@@ -103,7 +107,8 @@ class LessonsController {
                                 .flatMap(Optional::stream)
                                 .findFirst()
                                 .map(LocalDate::toString)
-                                .orElse("")),
+                                .orElse(""),
+                        AsShown.mark(set)),
                 model);
     }
 
@@ -131,7 +136,19 @@ class LessonsController {
         if (result.hasErrors()) {
             return course(person, form, model);
         }
-        Constraint.PRACTICE_LESSON_ONCE.once(() -> lessons.set(id, form.lessons(), until));
+        Map<Lesson, Optional<LocalDate>> after = new EnumMap<>(Lesson.class);
+        form.lessons().forEach(lesson -> after.put(lesson, until));
+        boolean made = Change.made(
+                () -> asShown.change(
+                        id,
+                        form.shown(),
+                        () -> AsShown.mark(lessons.of(id).set()),
+                        AsShown.mark(after),
+                        () -> lessons.set(id, form.lessons(), until)),
+                result);
+        if (!made) {
+            return course(person, form, model);
+        }
         return "redirect:/practice/people/" + id;
     }
 
@@ -140,8 +157,9 @@ class LessonsController {
      *
      * @param lessons which lessons
      * @param until the day they are to be done by
+     * @param shown the mark of what was set when it was shown
      */
-    record SetForm(Set<Lesson> lessons, String until) {
+    record SetForm(Set<Lesson> lessons, String until, String shown) {
 
         /** What is not sent is empty. */
         SetForm {
@@ -151,6 +169,7 @@ class LessonsController {
             }
             lessons = sent;
             until = Entry.orEmpty(until);
+            shown = Entry.orEmpty(shown);
         }
     }
 

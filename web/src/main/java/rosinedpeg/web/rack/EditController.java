@@ -5,7 +5,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -28,6 +27,7 @@ import rosinedpeg.web.instrument.InstrumentNames;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.NeverUsed;
 import rosinedpeg.web.instrument.Retired;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
@@ -106,10 +106,9 @@ class EditController {
             return show(instrument, model);
         }
         try {
-            instruments.edit(id, form.version(), after);
-        } catch (OptimisticLockingFailureException meanwhile) {
-            result.reject("edit.meanwhile");
-            return show(instrument, model);
+            if (!Change.made(() -> instruments.edit(id, form.version(), after), result)) {
+                return show(instrument, model);
+            }
         } catch (DataIntegrityViolationException complaint) {
             if (!Constraint.INSTRUMENT_NAME.isViolatedBy(complaint)) {
                 throw complaint;

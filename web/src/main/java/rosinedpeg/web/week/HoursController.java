@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.validation.BindingResult;
@@ -15,7 +16,10 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.week.BenchHours;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.Constraint;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
@@ -23,6 +27,7 @@ import rosinedpeg.web.platform.OpenTo;
 import rosinedpeg.web.platform.Page;
 import rosinedpeg.web.platform.PersonNames;
 import rosinedpeg.web.platform.Role;
+import rosinedpeg.web.platform.Words;
 
 /** When people are at the bench. */
 @Controller
@@ -34,11 +39,15 @@ class HoursController {
 
     private final BenchTimes times;
     private final PersonNames names;
+    private final AsShown asShown;
+    private final Words words;
     private final Clock clock;
 
-    HoursController(BenchTimes times, PersonNames names, Clock clock) {
+    HoursController(BenchTimes times, PersonNames names, AsShown asShown, Words words, Clock clock) {
         this.times = times;
         this.names = names;
+        this.asShown = asShown;
+        this.words = words;
         this.clock = clock;
     }
 
@@ -99,10 +108,26 @@ class HoursController {
             return show("week/hours", people, model);
         }
         String person = there.map(PersonHours::person).orElse(name.get());
-        Constraint.BENCH_HOURS_WEEKDAY.once(() -> times.usually(person, week));
+        try {
+            asShown.change(
+                    CurrentWorkshop.id(),
+                    // Under a name that has no hours yet nothing was shown, whoever's hours were copied for it.
+                    there.isEmpty() ? "" : form.shown(),
+                    () -> mark(person),
+                    HoursForm.mark(person, week),
+                    () -> times.usually(person, week));
+        } catch (OptimisticLockingFailureException meanwhile) {
+            result.rejectValue("person", "hours.notShown", new Object[] {person}, null);
+            return show("week/hours", times.people(), model);
+        }
         redirect.addFlashAttribute("notice", "hours.said");
         redirect.addFlashAttribute("noticeOf", person);
         return "redirect:/week/hours";
+    }
+
+    /** {@return the mark of how somebody's week stands; empty where nobody said anything of it} */
+    private String mark(String person) {
+        return find(times.people(), person).map(HoursForm::mark).orElse("");
     }
 
     /** Says when somebody is at the bench on some days, or that they are not. */
@@ -148,11 +173,22 @@ class HoursController {
     /** Somebody is not at the bench any more. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/week/hours/remove")
-    String remove(@RequestParam(defaultValue = "") String person, RedirectAttributes redirect) {
-        times.remove(person);
-        redirect.addFlashAttribute("notice", "hours.removed");
+    String remove(
+            @RequestParam(defaultValue = "") String person,
+            @RequestParam(defaultValue = "") String shown,
+            RedirectAttributes redirect) {
         redirect.addFlashAttribute("noticeOf", person);
-        return "redirect:/week/hours";
+        boolean made = Change.make(
+                () -> asShown.change(CurrentWorkshop.id(), shown, () -> mark(person), "", () -> times.remove(person)),
+                "hours.removed",
+                words.say("hours.remove", person),
+                redirect);
+        return made
+                ? "redirect:/week/hours"
+                : "redirect:"
+                        + UriComponentsBuilder.fromPath("/week/hours")
+                                .queryParam("person", "{person}")
+                                .build(person);
     }
 
     /** Everybody's hours. */

@@ -1,6 +1,7 @@
 package rosinedpeg.web.week;
 
 import java.time.DayOfWeek;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
@@ -8,6 +9,7 @@ import java.util.Optional;
 import org.springframework.validation.Errors;
 import rosinedpeg.core.week.BenchHours;
 import rosinedpeg.core.week.BenchHours.HoursException;
+import rosinedpeg.web.platform.AsShown;
 import rosinedpeg.web.platform.Entry;
 
 /**
@@ -24,6 +26,7 @@ import rosinedpeg.web.platform.Entry;
  * @param from the first day that is not as usual
  * @param until the last of them
  * @param hours their hours on those days; empty for days off
+ * @param shown the mark of their week as it was shown
  */
 record HoursForm(
         String person,
@@ -36,7 +39,8 @@ record HoursForm(
         String sunday,
         String from,
         String until,
-        String hours) {
+        String hours,
+        String shown) {
 
     /** The most characters hours are written in. */
     private static final int LONGEST = 100;
@@ -57,11 +61,12 @@ record HoursForm(
         from = Entry.orEmpty(from);
         until = Entry.orEmpty(until);
         hours = Entry.orEmpty(hours);
+        shown = Entry.orEmpty(shown);
     }
 
     /** {@return a form for somebody of whom nobody said anything yet} */
     static HoursForm suggested(String person, String day) {
-        return new HoursForm(person, SUGGESTED, SUGGESTED, SUGGESTED, SUGGESTED, SUGGESTED, "", "", day, day, "");
+        return new HoursForm(person, SUGGESTED, SUGGESTED, SUGGESTED, SUGGESTED, SUGGESTED, "", "", day, day, "", "");
     }
 
     /** {@return a form that says when somebody is at the bench now} */
@@ -77,7 +82,22 @@ record HoursForm(
                 usual(person, DayOfWeek.SUNDAY),
                 day,
                 day,
-                "");
+                "",
+                mark(person));
+    }
+
+    /** {@return the mark of somebody's week} */
+    static String mark(PersonHours person) {
+        return mark(person.person(), person.usual());
+    }
+
+    /** {@return the mark of a week; a day that is missing is off} */
+    static String mark(String person, Map<DayOfWeek, BenchHours> week) {
+        return AsShown.mark(
+                person,
+                Arrays.stream(DayOfWeek.values())
+                        .map(weekday -> week.getOrDefault(weekday, BenchHours.NONE))
+                        .toList());
     }
 
     private static String usual(PersonHours person, DayOfWeek weekday) {

@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 import org.springframework.web.util.UriComponentsBuilder;
 import rosinedpeg.core.plan.Schools;
@@ -28,7 +29,8 @@ import rosinedpeg.web.drawing.View;
 import rosinedpeg.web.instrument.Instrument;
 import rosinedpeg.web.instrument.Instruments;
 import rosinedpeg.web.instrument.StringOn;
-import rosinedpeg.web.platform.Constraint;
+import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.OpenTo;
@@ -48,6 +50,7 @@ class TwoSetsController {
     private final RestingSet restingSet;
     private final InTurn inTurn;
     private final ShutDays shut;
+    private final AsShown asShown;
     private final Say say;
     private final Words words;
     private final Clock clock;
@@ -57,6 +60,7 @@ class TwoSetsController {
             RestingSet restingSet,
             InTurn inTurn,
             ShutDays shut,
+            AsShown asShown,
             Say say,
             Words words,
             Clock clock) {
@@ -64,6 +68,7 @@ class TwoSetsController {
         this.restingSet = restingSet;
         this.inTurn = inTurn;
         this.shut = shut;
+        this.asShown = asShown;
         this.say = say;
         this.words = words;
         this.clock = clock;
@@ -80,7 +85,8 @@ class TwoSetsController {
             asked = new TwoSetsForm(
                     Integer.toString(said.map(InTurn.Turns::weeks).orElse(TwoSets.USUAL_WEEKS)),
                     first(instrument, said.map(InTurn.Turns::from), said.map(InTurn.Turns::weeks))
-                            .toString());
+                            .toString(),
+                    "");
             model.addAttribute("form", asked);
         }
         return show(instrument, asked, result, model);
@@ -115,6 +121,7 @@ class TwoSetsController {
 
     private String show(Instrument instrument, TwoSetsForm form, BindingResult result, Model model) {
         Optional<Typed> typed = read(form, result);
+        Optional<InTurn.Turns> said = inTurn.on(instrument.id());
         Map<Position, RestingSet.Resting> resting = restingSet.of(instrument);
         List<Position> missing = instrument.setUp().positions().stream()
                 .filter(position -> !resting.containsKey(position))
@@ -136,7 +143,8 @@ class TwoSetsController {
                         found,
                         found.map(turns -> drawn(turns, WIDE)),
                         found.map(turns -> drawn(turns, NARROW)),
-                        inTurn.on(instrument.id()),
+                        said,
+                        mark(said),
                         today(),
                         today().plusWeeks(TwoSets.FURTHEST_WEEKS)),
                 model);
@@ -205,21 +213,45 @@ class TwoSetsController {
         if (typed.isEmpty()) {
             return show(instrument, form, result, model);
         }
-        Constraint.TWO_SETS_ONCE.once(
-                () -> inTurn.begin(id, typed.get().weeks(), typed.get().from()));
+        int weeks = typed.get().weeks();
+        LocalDate from = typed.get().from();
+        boolean made = Change.made(
+                () -> asShown.change(
+                        id,
+                        form.shown(),
+                        () -> mark(inTurn.on(id)),
+                        mark(weeks, from),
+                        () -> inTurn.begin(id, weeks, from)),
+                result);
+        if (!made) {
+            return show(instrument, form, result, model);
+        }
         redirect.addFlashAttribute("notice", "twoSets.begun");
         redirect.addFlashAttribute("noticeOf", instrument.name());
         return "redirect:/instruments/" + id + "/two-sets";
     }
 
+    /** {@return the mark of how they take turns} */
+    private static String mark(Optional<InTurn.Turns> turns) {
+        return turns.map(said -> mark(said.weeks(), said.from())).orElse("");
+    }
+
+    private static String mark(int weeks, LocalDate from) {
+        return AsShown.mark(weeks, from);
+    }
+
     /** They take no turns any more. */
     @OpenTo(Role.TECHNICIAN)
     @PostMapping("/instruments/{id}/two-sets/end")
-    String end(@PathVariable UUID id, RedirectAttributes redirect) {
+    String end(@PathVariable UUID id, @RequestParam(defaultValue = "") String shown, RedirectAttributes redirect) {
         Instrument instrument = instruments.get(id);
-        inTurn.end(id);
-        redirect.addFlashAttribute("notice", "twoSets.ended");
         redirect.addFlashAttribute("noticeOf", instrument.name());
+        Change.make(
+                () -> asShown.change(
+                        id, shown, () -> mark(inTurn.on(id)), mark(Optional.empty()), () -> inTurn.end(id)),
+                "twoSets.ended",
+                words.say("twoSets.end"),
+                redirect);
         return "redirect:/instruments/" + id + "/two-sets";
     }
 
@@ -254,6 +286,7 @@ class TwoSetsController {
      * @param picture that drawn
      * @param narrow the same for a narrow screen
      * @param said how they take turns already
+     * @param shown the mark of that
      * @param today the day it is
      * @param furthest the last day that is told
      */
@@ -268,6 +301,7 @@ class TwoSetsController {
             Optional<View> picture,
             Optional<View> narrow,
             Optional<InTurn.Turns> said,
+            String shown,
             LocalDate today,
             LocalDate furthest) {}
 }
