@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -42,12 +43,19 @@ class CausesTest {
                 .hasSize(causes)
                 .first()
                 .isEqualTo(likeliest);
+        assertThat(likeliest.refer())
+                .as("an edge, a burr, a hole and a groove of wood or metal are a repairer's work")
+                .isEqualTo(Set.of("SHARP_BRIDGE_EDGE", "TOUCHES_IN_PEGBOX", "BURR_ON_TUNER")
+                        .contains(likeliest.name()));
     }
 
     @Test
     void twiceAtOnePlaceIsTheInstrumentsFault() {
         Breakages once = new Breakages(List.of(new Breakages.Breakage(Position.I, BreakPlace.NUT)));
         assertThat(once.instrumentAtFault(Position.I, BreakPlace.NUT)).isFalse();
+        assertThat(once.count(Position.I, BreakPlace.NUT)).isOne();
+        assertThat(once.count(Position.II, BreakPlace.NUT)).isZero();
+        assertThat(once.count(Position.I, BreakPlace.PEG)).isZero();
         Breakages twice = new Breakages(List.of(
                 new Breakages.Breakage(Position.I, BreakPlace.NUT),
                 new Breakages.Breakage(Position.I, BreakPlace.NUT),

@@ -11,6 +11,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -30,6 +32,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
 import rosinedpeg.core.bridge.BridgePlace;
@@ -203,6 +206,26 @@ class InstrumentPartsTest {
                         .get(0)
                         .stops())
                 .isTrue();
+        assertThat(diagnosis.stops()).isEqualTo(diagnosis == PegDiagnosis.CRACKED);
+    }
+
+    /** What one can treat oneself waits for the bench; nothing does where a repairer has to see to the peg first. */
+    @ParameterizedTest
+    @CsvSource({
+        "CREAKS, true",
+        "CREEPS_BACK, true",
+        "BOTH_BANDS_SHINY, false",
+        "COLLAR_CLOSE_TO_WALL, false",
+        "CREAKS COLLAR_CLOSE_TO_WALL, false",
+        "CREEPS_BACK HALF_A_BAND_SHINY, false",
+        "'', false"
+    })
+    void aPegThatSticksOrSlipsWantsTreatment(String signs, boolean wants) {
+        assertThat(PegDiagnosis.wantsTreatment(Arrays.stream(signs.split(" "))
+                        .filter(sign -> !sign.isEmpty())
+                        .map(PegSign::valueOf)
+                        .collect(Collectors.toSet())))
+                .isEqualTo(wants);
     }
 
     @ParameterizedTest
@@ -247,6 +270,9 @@ class InstrumentPartsTest {
         assertThat(trend.runsOutOn().orElseThrow())
                 .isBetween(first.plusYears(4).minusDays(5), first.plusYears(4).plusDays(5));
         assertThat(trend.pace().orElseThrow().origin()).isEqualTo(Origin.LEARNED);
+        assertThat(trend.distanceMm(first.plusYears(3)).orElseThrow())
+                .as("by the line through all three")
+                .isCloseTo(3, within(0.02));
         List<CollarTrend.Collar> once = List.of(new CollarTrend.Collar(first, 9));
         assertThat(new CollarTrend(once, Optional.empty()).runsOutOn()).isEmpty();
         assertThat(new CollarTrend(once, Optional.of(PegWood.BOXWOOD)).runsOutOn())
@@ -258,6 +284,18 @@ class InstrumentPartsTest {
                         .orElseThrow()
                         .origin())
                 .isEqualTo(Origin.DEFAULT);
+    }
+
+    /** One that comes out, or hardly moves, never comes to the wall. */
+    @ParameterizedTest
+    @ValueSource(doubles = {10, 9, 8.95})
+    void aPegThatHardlyMovesInDoesNotRunOut(double yearLaterMm) {
+        LocalDate first = LocalDate.of(2022, 1, 1);
+        CollarTrend trend = new CollarTrend(
+                List.of(new CollarTrend.Collar(first, 9), new CollarTrend.Collar(first.plusYears(1), yearLaterMm)),
+                Optional.empty());
+        assertThat(trend.distanceMm(first.plusYears(1)).orElseThrow()).isCloseTo(yearLaterMm, within(1e-6));
+        assertThat(trend.runsOutOn()).isEmpty();
     }
 
     @ParameterizedTest
@@ -315,6 +353,9 @@ class InstrumentPartsTest {
         TailpieceMass mass = TailpieceMass.usual(family, tuners);
         assertThat(mass.totalG()).isEqualTo(totalG);
         assertThat(mass.heavy()).isEqualTo(heavy);
+        assertThat(TailpieceMass.afterlengthTaken(family).isPresent())
+                .as("what an added tuner takes is known of the small families")
+                .isEqualTo(family == Family.VIOLIN || family == Family.VIOLA);
         assertThatThrownBy(() -> TailpieceMass.usual(family, 6)).hasMessageContaining("addedTuners is 6.0");
     }
 

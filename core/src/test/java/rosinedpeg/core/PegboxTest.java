@@ -18,6 +18,7 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -105,11 +106,14 @@ class PegboxTest {
         WindingPlan straight =
                 wind(VIOLIN, string, Lock.STRAIGHT_TO_WALL, Wall.SMALL_GAP, Way.OVER_THE_TOP, HoleSide.KNOB_SIDE);
         assertThat(straight.farSideTurns()).isZero();
+        assertThat(straight.sides()).isEqualTo(WindingPlan.Sides.ALL_ON_KNOB_SIDE);
+        assertThat(wall.sides()).isEqualTo(WindingPlan.Sides.BOTH);
         assertThat(straight.leavesXMm())
                 .isCloseTo(straight.holeXMm() - 0.8 * straight.turns().count(), within(1e-9));
         WindingPlan far =
                 wind(VIOLIN, string, Lock.FAR_SIDE_THEN_CROSS, Wall.SMALL_GAP, Way.OVER_THE_TOP, HoleSide.FAR_SIDE);
         assertThat(far.knobSideTurns()).isZero();
+        assertThat(far.sides()).isEqualTo(WindingPlan.Sides.ALL_ON_FAR_SIDE);
         assertThat(far.leavesXMm()).isCloseTo(far.holeXMm() + 0.8 * far.turns().count(), within(1e-9));
         assertThat(WindingChoice.USUAL.onOtherSide().onOtherSide()).isEqualTo(WindingChoice.USUAL);
     }
@@ -130,21 +134,43 @@ class PegboxTest {
     }
 
     @ParameterizedTest
+    @EnumSource(Family.class)
+    void onlyABassIsTiedRoundItselfOrTwiceThroughItsHole(Family family) {
+        assertThat(Lock.of(family)).startsWith(Lock.FAR_SIDE_THEN_CROSS).hasSize(family == Family.BASS ? 4 : 2);
+        assertThat(Lock.of(family).stream().anyMatch(Lock::forBassOnly)).isEqualTo(family == Family.BASS);
+    }
+
+    /** Of a silk that begins late no more comes off than the silk; a string without any is cut all the same. */
+    @ParameterizedTest
     @CsvSource({
-        "SYNTHETIC, 0, HOLDS, 0",
-        "SYNTHETIC, -60, TOO_SHORT, 0",
-        "SYNTHETIC, 120, TOO_LONG, 0",
-        "ROPE_STEEL, 120, TOO_LONG, 133"
+        "SYNTHETIC, 0, , HOLDS, 0",
+        "SYNTHETIC, -60, , TOO_SHORT, 0",
+        "SYNTHETIC, 120, , TOO_LONG, 0",
+        "SYNTHETIC, 120, 0, TOO_LONG, 0",
+        "ROPE_STEEL, 120, , TOO_LONG, 133",
+        "ROPE_STEEL, 120, 40, TOO_LONG, 40",
+        "ROPE_STEEL, 120, 0, TOO_LONG, 133"
     })
     void tellsTooShortAndTooLongAndWhatMayBeCut(
-            StringCore core, double byMm, WindingPlan.Outcome outcome, double trimMm) {
-        WindingPlan plan = WindingPlan.of(VIOLIN, longer(SET.get(IV), core, byMm), WindingChoice.USUAL);
+            StringCore core, double byMm, @Nullable Double silkMm, WindingPlan.Outcome outcome, double trimMm) {
+        StringSpec usual = longer(SET.get(IV), core, byMm);
+        StringSpec string = silkMm == null
+                ? usual
+                : Examples.with(
+                        usual,
+                        core,
+                        usual.tensionN(),
+                        usual.diameterMm(),
+                        0,
+                        usual.totalLengthMm() - silkMm,
+                        usual.totalLengthMm());
+        WindingPlan plan = WindingPlan.of(VIOLIN, string, WindingChoice.USUAL);
         assertThat(plan.outcome()).isEqualTo(outcome);
         assertThat(plan.trimMm()).isCloseTo(trimMm, within(1.0));
-        if (trimMm > 0) {
-            assertThat(WindingPlan.of(VIOLIN, longer(SET.get(IV), core, byMm - plan.trimMm()), WindingChoice.USUAL)
-                            .turns()
-                            .count())
+        StringSpec left = string.shortenedBy(plan.trimMm());
+        assertThat(left.totalLengthMm()).isCloseTo(string.totalLengthMm() - plan.trimMm(), within(1e-9));
+        if (trimMm == 133) {
+            assertThat(WindingPlan.of(VIOLIN, left, WindingChoice.USUAL).turns().count())
                     .isCloseTo(3, within(1e-9));
         }
     }

@@ -142,18 +142,8 @@ public record Ranked<K>(Option<K> option, Map<Limit, Keeps> limits, Map<SoundSca
         return limits.values().stream().filter(how::equals).count();
     }
 
-    /** {@return whether it keeps to every limit that was wished} */
-    public boolean keepsAll() {
-        return limits.values().stream().allMatch(Keeps.KEEPS::equals);
-    }
-
     /** {@return how probable it is that every wish about its sound comes true, 0 to 1; 1 where there is none} */
     public double chance() {
         return sound.values().stream().mapToDouble(Sound::chance).reduce(1, (a, b) -> a * b);
-    }
-
-    /** {@return whether anybody ever spoke of it on any scale that is wished about} */
-    public boolean isSpokenOf() {
-        return sound.values().stream().anyMatch(one -> one.count().all() > 0);
     }
 }

@@ -26,7 +26,7 @@ import rosinedpeg.core.pitch.ReferenceA;
  * @param diameterMm 0.15 to 4 mm
  * @param axialStiffnessN EA, the force that would stretch it to double its length, 500 to 80 000 N
  * @param tailSilkEndMm from the ball to the end of the tail silk, 0 to 400 mm
- * @param topSilkStartMm from the ball to the start of the top silk, beyond the tail silk, to 1700 mm
+ * @param topSilkStartMm from the ball to the start of the top silk, beyond the tail silk, to 2200 mm; the whole length where it has none
  * @param totalLengthMm from the ball to the tip, beyond the top silk's start, to 2200 mm
  * @param assumed which of these figures are only what is usual for such a string
  */
@@ -53,6 +53,8 @@ public record StringSpec(
     public static final Range TENSION = new Range(10, 450, Unit.NEWTON);
     /** Allowed diameters. */
     public static final Range DIAMETER = new Range(0.15, 4, Unit.MILLIMETRE);
+    /** Allowed lengths of the silk at the tail, from the ball. */
+    public static final Range TAIL_SILK = new Range(0, 400, Unit.MILLIMETRE);
     /** Allowed axial stiffness. */
     public static final Range AXIAL_STIFFNESS = new Range(500, 80_000, Unit.NEWTON);
 
@@ -71,8 +73,8 @@ public record StringSpec(
         TENSION.require("tensionN", tensionN);
         DIAMETER.require("diameterMm", diameterMm);
         AXIAL_STIFFNESS.require("axialStiffnessN", axialStiffnessN);
-        new Range(0, 400, Unit.MILLIMETRE).require("tailSilkEndMm", tailSilkEndMm);
-        new Range(tailSilkEndMm, 1700, Unit.MILLIMETRE).require("topSilkStartMm", topSilkStartMm);
+        TAIL_SILK.require("tailSilkEndMm", tailSilkEndMm);
+        new Range(tailSilkEndMm, LONGEST_MM, Unit.MILLIMETRE).require("topSilkStartMm", topSilkStartMm);
         new Range(topSilkStartMm, LONGEST_MM, Unit.MILLIMETRE).require("totalLengthMm", totalLengthMm);
         assumed = Set.copyOf(assumed);
     }
@@ -83,6 +85,7 @@ public record StringSpec(
     }
 
     private StringSpec with(double totalMm, Set<StringFigure> usual) {
+        // A string without silk has none when its tip is off either.
         return new StringSpec(
                 position,
                 core,
@@ -94,7 +97,7 @@ public record StringSpec(
                 diameterMm,
                 axialStiffnessN,
                 tailSilkEndMm,
-                topSilkStartMm,
+                Math.min(topSilkStartMm, totalMm),
                 totalMm,
                 usual);
     }
@@ -104,14 +107,19 @@ public record StringSpec(
         return Arrays.stream(figures).anyMatch(assumed::contains) ? Origin.DEFAULT : Origin.MEASURED;
     }
 
+    /** {@return how much of its tip is no part of what sounds, in mm: down to its top silk, or where it has none, to its tail silk} */
+    public double tipMm() {
+        return totalLengthMm - (topSilkStartMm < totalLengthMm ? topSilkStartMm : tailSilkEndMm);
+    }
+
     /**
      * The same string with its tip cut shorter.
      *
-     * @param cutMm what is cut off, 0 mm to where the top silk starts
+     * @param cutMm what is cut off, 0 mm to {@link #tipMm()}
      * @throws rosinedpeg.core.figure.OutOfRangeException when that would cut into the playing length
      */
     public StringSpec shortenedBy(double cutMm) {
-        new Range(0, totalLengthMm - topSilkStartMm, Unit.MILLIMETRE).require("cutMm", cutMm);
+        new Range(0, tipMm(), Unit.MILLIMETRE).require("cutMm", cutMm);
         return with(totalLengthMm - cutMm, assumed);
     }
 

@@ -166,10 +166,8 @@ public record WindingPlan(
         double ratio = setUp.pegKind().holdsByFriction() ? 1 : setUp.value(Quantity.GEAR_RATIO);
         Outcome outcome = turns.outcome(setUp.family());
         double perTurnMm = Math.PI * (shaftMm + stringMm);
-        double spareMm = outcome == Outcome.TOO_LONG
-                ? Math.min(
-                        (turns.count() - TRIM_TO_TURNS) * perTurnMm, string.totalLengthMm() - string.topSilkStartMm())
-                : 0;
+        double spareMm =
+                outcome == Outcome.TOO_LONG ? Math.min((turns.count() - TRIM_TO_TURNS) * perTurnMm, string.tipMm()) : 0;
         double stretchMm = setUp.elasticity(string).stretchMm();
         double lastTurns =
                 afterHangingTurns(count, stretchMm, setUp.value(Quantity.VIBRATING_LENGTH), shaftMm, stringMm);

@@ -71,7 +71,8 @@ final class Numbers {
             case TENSION -> StringSpec.TENSION;
             case DIAMETER -> StringSpec.DIAMETER;
             case AXIAL_STIFFNESS -> StringSpec.AXIAL_STIFFNESS;
-            case TAIL_SILK_END -> new Range(0, string.topSilkStartMm(), Unit.MILLIMETRE);
+            case TAIL_SILK_END ->
+                new Range(0, Math.min(string.topSilkStartMm(), StringSpec.TAIL_SILK.high()), Unit.MILLIMETRE);
             case TOP_SILK_START -> new Range(string.tailSilkEndMm(), string.totalLengthMm(), Unit.MILLIMETRE);
             default -> new Range(string.topSilkStartMm(), StringSpec.LONGEST_MM, Unit.MILLIMETRE);
         };
