@@ -32,6 +32,7 @@ import rosinedpeg.core.inspection.Condition;
 import rosinedpeg.core.inspection.Inspection;
 import rosinedpeg.core.pegs.CollarTrend.Collar;
 import rosinedpeg.core.pegs.PegSign;
+import rosinedpeg.core.pegs.PegWood;
 import rosinedpeg.core.plan.PegCondition;
 import rosinedpeg.core.setup.Contradiction;
 import rosinedpeg.core.setup.Family;
@@ -111,6 +112,22 @@ class InspectionTest {
                 .filteredOn(finding -> finding.kind() == kind)
                 .allSatisfy(finding -> assertThat(finding.figures())
                         .allSatisfy(figure -> assertThat(figure.value()).isNotNaN()));
+        assertThat(found)
+                .filteredOn(finding -> finding.kind().part() == FindingKind.Part.PEGBOX)
+                .as("how deep one lies in another")
+                .allSatisfy(
+                        finding -> assertThat(finding.figures().get(0).value()).isPositive());
+        assertThat(found)
+                .extracting(Finding::kind)
+                .as("told by the groove")
+                .doesNotContain(FindingKind.TOO_THICK_FOR_GROOVE);
+    }
+
+    /** Of what was not measured nothing is judged; what stands on one measurement of four is no curve. */
+    @ParameterizedTest
+    @CsvSource({"STRING_HEIGHT_II=34, CURVE_UNEVEN", "BRIDGE_GROOVE_DEPTH_III=0.3, BRIDGE_GROOVE_PINCHES"})
+    void whatWasNotMeasuredIsNotJudged(String measurements, FindingKind kind) {
+        assertThat(inspect(violin(measurements))).extracting(Finding::kind).doesNotContain(kind);
     }
 
     @ParameterizedTest
@@ -120,6 +137,8 @@ class InspectionTest {
         "TAILPIECE_TO_TOP=1, true",
         "NUT_GROOVE_DEPTH_II=0.6, true",
         "NUT_GROOVE_DEPTH_II=0.4, false",
+        "BRIDGE_GROOVE_DEPTH_III=0.7, true",
+        "TUNER_SCREW_LEFT_I=0.2, true",
         "BRIDGE_GROOVE_DEPTH_III=0.3 BRIDGE_GROOVE_WIDTH_III=0.6, false"
     })
     void whatHasToBeKnownBeforeAnybodyWorksOnItIsSingledOut(String measurements, boolean before) {
@@ -152,7 +171,7 @@ class InspectionTest {
                 null,
                 null,
                 Rosining.NONE,
-                null);
+                PegWood.EBONY);
     }
 
     @ParameterizedTest
@@ -160,6 +179,7 @@ class InspectionTest {
         "CREEPS_BACK, PEG_SLIPS, GEARS_SLIP, SLIPS",
         "JERKS, PEG_STICKS, GEARS_STIFF, STICKS",
         "HALF_A_BAND_SHINY, PEG_TAPER_MISMATCH, , FITS",
+        "BOTH_BANDS_SHINY, PEG_POLISHED, , FITS",
         "END_STANDS_OUT_BEYOND_FAR_WALL, PEG_WORN_IN, , FITS",
         "CRACK_NEAR_THE_HOLE, PEG_CRACKED, PEG_CRACKED, FITS"
     })
@@ -167,6 +187,9 @@ class InspectionTest {
         assertThat(inspect(peg(PegKind.TAPERED_WOOD, sign)))
                 .extracting(Finding::kind, Finding::position)
                 .containsExactly(Tuple.tuple(kind, Position.II));
+        assertThat(Inspection.beforeWork(peg(PegKind.TAPERED_WOOD, sign), TODAY).isEmpty())
+                .as("what a change treats anyway is not told before it")
+                .isEqualTo(kind != FindingKind.PEG_TAPER_MISMATCH && kind != FindingKind.PEG_CRACKED);
         assertThat(inspect(peg(PegKind.GEARED, sign)))
                 .as("gears have no bands and no taper: that was seen on the pegs before them")
                 .extracting(Finding::kind)

@@ -28,6 +28,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.Size;
 import org.assertj.core.groups.Tuple;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -35,6 +36,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import rosinedpeg.core.bridge.BridgeCurve;
 import rosinedpeg.core.bridge.BridgeCurve.StringPoint;
+import rosinedpeg.core.bridge.BridgeEasing;
 import rosinedpeg.core.bridge.BridgePlace;
 import rosinedpeg.core.bridge.Drag;
 import rosinedpeg.core.bridge.Lean;
@@ -106,6 +108,26 @@ class InstrumentPartsTest {
             assertThat(proud.get(0)).isCloseTo(proud.get(1), within(1e-6));
             assertThat(evening.byMm()).isPositive();
         }
+        assertThat(evening.even())
+                .as("nobody files a twentieth of a millimetre")
+                .isEqualTo(evening.index().isEmpty() || evening.byMm() < 0.05);
+    }
+
+    /** One that leans a little is eased as it stands where it rests on the lap; a bass, and one that leans far, at part tension. */
+    @ParameterizedTest
+    @CsvSource({
+        "VIOLIN, , false, false",
+        "VIOLIN, 1, false, false",
+        "VIOLIN, -1, true, false",
+        "VIOLIN, 12, false, true",
+        "CELLO, , false, true",
+        "CELLO, 1, false, false",
+        "BASS, 1, false, true"
+    })
+    void aBridgeIsEasedByItsLean(Family family, @Nullable Double degrees, boolean backwards, boolean slackened) {
+        BridgeEasing easing = BridgeEasing.of(
+                Examples.instrument(family), Optional.ofNullable(degrees).map(Lean::new));
+        assertThat(easing).isEqualTo(new BridgeEasing(backwards, slackened));
     }
 
     @Test

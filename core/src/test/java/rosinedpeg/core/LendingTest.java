@@ -17,10 +17,12 @@ import java.util.stream.Stream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.IntRange;
+import org.assertj.core.groups.Tuple;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import rosinedpeg.core.care.Rosining;
 import rosinedpeg.core.finding.Finding;
 import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
@@ -35,9 +37,11 @@ import rosinedpeg.core.lending.Turn;
 import rosinedpeg.core.pegs.PegSign;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.SetUp;
+import rosinedpeg.core.setup.TailEnd;
 import rosinedpeg.core.strings.Position;
 import rosinedpeg.core.strings.StringCore;
 import rosinedpeg.core.wear.WearSign;
+import rosinedpeg.core.wear.WearState;
 
 /** Instruments that go out and come back: their days, the look on their way, what it comes to over many loans. */
 class LendingTest {
@@ -74,6 +78,13 @@ class LendingTest {
         assertThat(loan.daysOut(DAY.plusDays(today))).isEqualTo(out);
     }
 
+    @ParameterizedTest
+    @CsvSource({"9, true", "10, true", "11, false"})
+    void whatFallsDueUntilTheDayItIsToBeFallsDueOutThere(int day, boolean outThere) {
+        assertThat(Loan.of(DAY, DAY.plusDays(10)).fallsDueOutThere(DAY.plusDays(day)))
+                .isEqualTo(outThere);
+    }
+
     @Test
     void itIsNotBackBeforeItWentOut() {
         assertThatIllegalArgumentException().isThrownBy(() -> Loan.of(DAY, DAY.minusDays(1)));
@@ -98,8 +109,52 @@ class LendingTest {
     @EnumSource(Seen.Sign.class)
     void whateverIsSeenIsTold(Seen.Sign sign) {
         Seen seen = new Seen(Set.of(), Map.of(), Map.of(), Set.of(), Set.of(sign));
-        assertThat(LookOver.findings(condition(Examples.VIOLIN), seen, DAY)).hasSize(1);
-        assertThat(sign.stop().signs()).contains(sign);
+        assertThat(LookOver.findings(condition(Examples.VIOLIN), seen, DAY))
+                .singleElement()
+                .satisfies(finding -> {
+                    assertThat(LookOver.Stop.of(finding.kind())).isEqualTo(sign.stop());
+                    assertThat(LookOver.onlySeen(finding.kind())).isTrue();
+                });
+        assertThat(LookOver.Stop.values())
+                .filteredOn(stop -> stop.signs().contains(sign))
+                .containsExactly(sign.stop());
+    }
+
+    @Test
+    void oneLooksAtWhatIsThere() {
+        SetUp bass = Examples.instrument(Family.BASS);
+        assertThat(LookOver.stops(Examples.VIOLIN)).containsExactly(LookOver.Stop.values());
+        assertThat(LookOver.stops(Examples.with(TailEnd.SLOT, bass))).doesNotContain(LookOver.Stop.FINE_TUNERS);
+        assertThat(LookOver.Stop.STRINGS.seconds(Examples.VIOLIN)).isEqualTo(LookOver.Stop.STRINGS.seconds(bass));
+        assertThat(LookOver.atAPeg(Examples.VIOLIN)).contains(PegSign.STICKS, PegSign.END_STANDS_OUT_BEYOND_FAR_WALL);
+        assertThat(LookOver.atAPeg(bass)).doesNotContain(PegSign.END_STANDS_OUT_BEYOND_FAR_WALL);
+        assertThat(LookOver.onAString()).contains(WearSign.WINDING_OPEN);
+        assertThat(LookOver.onlySeen(FindingKind.STRING_MISSING)).isTrue();
+        assertThat(LookOver.onlySeen(FindingKind.PEG_STICKS)).isFalse();
+    }
+
+    /** What was known of the others stays; of a string that is gone nothing is said but that. */
+    @Test
+    void whatIsKnownOfAWornStringStaysUntilItIsGone() {
+        Condition known = new Condition(
+                Examples.VIOLIN,
+                Examples.violinSet(),
+                Map.of(Position.I, WearState.CHANGE_NOW, Position.III, WearState.CHANGE_NOW),
+                Map.of(),
+                Map.of(),
+                false,
+                false,
+                false,
+                null,
+                null,
+                Rosining.NONE,
+                null);
+        Seen gone = new Seen(Set.of(Position.I), Map.of(), Map.of(), Set.of(), Set.of());
+        assertThat(LookOver.findings(known, gone, DAY))
+                .extracting(Finding::kind, Finding::position)
+                .containsExactly(
+                        Tuple.tuple(FindingKind.STRING_MISSING, Position.I),
+                        Tuple.tuple(FindingKind.STRING_TO_CHANGE_NOW, Position.III));
     }
 
     @Test
@@ -140,6 +195,13 @@ class LendingTest {
         assertThat(change.same()).containsExactly(sticks);
         assertThat(change.worse()).containsExactly(open);
         assertThat(change.gone()).containsExactly(leans);
+        Finding dueToday = Finding.on(Position.II, FindingKind.STRING_DUE, Severity.TODAY);
+        assertThat(ConditionChange.between(List.of(due), List.of(dueToday)).worse())
+                .as("the same, but worse")
+                .containsExactly(dueToday);
+        assertThat(ConditionChange.between(List.of(dueToday), List.of(due)).same())
+                .as("the same, and no worse")
+                .containsExactly(due);
     }
 
     @Test
@@ -151,6 +213,7 @@ class LendingTest {
                 new ShelfWear.Returned(50, List.of(first), List.of(first)));
         ShelfWear wear = ShelfWear.of(few);
         assertThat(wear.daysOut()).isEqualTo(150);
+        assertThat(wear.monthsOut()).isCloseTo(150 / 30.44, within(0.01));
         ShelfWear.Worn worn = wear.found().get(0);
         assertThat(worn.times()).isEqualTo(1);
         assertThat(worn.share().best()).isEqualTo(0.5);

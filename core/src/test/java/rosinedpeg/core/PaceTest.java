@@ -110,6 +110,25 @@ class PaceTest {
         assertThat(often.count(work(0, 1))).isEqualTo(new LearnedPace.Count(10, 10, 10, 0));
     }
 
+    /** What a figure rests on is counted, and somebody works as they did last. */
+    @Test
+    void saysWhatItRestsOnAndHowSomebodyWorkedLast() {
+        Schools another = Schools.usual(Family.VIOLIN).with(Schools.OldStrings.NOT_KEPT);
+        Work last = new Work(Family.VIOLIN, another, "person 0");
+        LearnedPace pace = LearnedPace.of(List.of(
+                new FinishedWork(last, 30, 30),
+                new FinishedWork(work(0, 0), 30, 40),
+                new FinishedWork(work(0, 1), 30, 40),
+                new FinishedWork(work(2, 0), 30, 40),
+                new FinishedWork(work(1, 1), 30, 500)));
+        assertThat(pace.runs()).as("one was left lying").isEqualTo(4);
+        assertThat(pace.count(last)).isEqualTo(new LearnedPace.Count(4, 3, 1, 3));
+        assertThat(pace.count(work(0, 1))).isEqualTo(new LearnedPace.Count(4, 3, 3, 1));
+        assertThat(pace.ways(Family.VIOLIN, "person 0")).contains(another);
+        assertThat(pace.ways(Family.CELLO, "person 0")).contains(Schools.usual(Family.CELLO));
+        assertThat(pace.ways(Family.CELLO, "person 1")).isEmpty();
+    }
+
     /** Hands are at it from press to press; who goes away for the night has not worked all night. */
     @Test
     void aPauseIsNotWork() {

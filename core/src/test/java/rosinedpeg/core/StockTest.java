@@ -16,6 +16,7 @@ import net.jqwik.api.Combinators;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.Provide;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -24,6 +25,7 @@ import rosinedpeg.core.finding.FindingKind;
 import rosinedpeg.core.finding.Severity;
 import rosinedpeg.core.setup.Family;
 import rosinedpeg.core.setup.Size;
+import rosinedpeg.core.stock.Level;
 import rosinedpeg.core.stock.Likeness;
 import rosinedpeg.core.stock.Lying;
 import rosinedpeg.core.stock.SecondLife;
@@ -110,6 +112,21 @@ class StockTest {
                                 ? List.of(Finding.on(Position.II, FindingKind.END_MISMATCH, Severity.STOPS))
                                 : List.of()))
                 .isEqualTo(life);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"0, 0, NOT_KEPT", "0, 2, EMPTY", "1, 2, LOW", "2, 2, ENOUGH", "3, 2, ENOUGH", "1, 0, ENOUGH"})
+    void theDrawerIsJudgedByWhatIsToLieReady(int lying, int ready, Level level) {
+        assertThat(Level.of(lying, ready)).isEqualTo(level);
+    }
+
+    /** Two of what is in use and none of what is not, until somebody says otherwise. */
+    @ParameterizedTest
+    @CsvSource({", true, 2", ", false, 0", "0, true, 0", "5, false, 5", "99, true, 99"})
+    void whatIsToLieReadyIsSaidOrUsual(@Nullable Integer said, boolean inUse, int ready) {
+        assertThat(Level.ready(Optional.ofNullable(said), inUse)).isEqualTo(ready);
+        assertThatThrownBy(() -> Level.ready(Optional.of(100), inUse))
+                .hasMessage("said is 100; it must be from 0 to 99");
     }
 
     @Test

@@ -51,6 +51,7 @@ class AsShownIT extends InRequests {
             /people/PERSON                           | /people/PERSON        | role       | KEEPER     | TECHNICIAN
             /practice/people/PERSON                  | /practice/people/PERSON | lessons  | WIND       | ROUNDS
             /instruments/VIOLIN/players              | /instruments/VIOLIN/players | plays | PLAYER    | OTHER
+            /kit                                     | /kit                  | materials  | SOFT_PENCIL | TUNER
             /buying/suppliers                        | /buying/makers        | supplier | FERRY | NOBODY
             """)
     void whoComesLaterIsTold(String page, String action, String field, String first, String later) throws Exception {
@@ -63,10 +64,12 @@ class AsShownIT extends InRequests {
         assertThat(stands(at, to, field)).containsExactly(read(first));
 
         MvcTestResult told = post(keeper, to, other);
-        assertThat(told.getMvcResult().getFlashMap().containsValue("changed.meanwhile")
-                        || told.getResponse()
-                                .getContentAsString()
-                                .matches("(?s).*(Somebody else has changed it|hours that this page did not show).*"))
+        assertThat(
+                        told.getMvcResult().getFlashMap().containsValue("changed.meanwhile")
+                                || told.getResponse()
+                                        .getContentAsString()
+                                        .matches(
+                                                "(?s).*(Somebody else has changed it|You changed your kit|hours that this page did not show).*"))
                 .as("told")
                 .isTrue();
         assertThat(stands(at, to, field)).containsExactly(read(first));

@@ -103,11 +103,11 @@ class PlanIT extends InRequests {
         SignedIn newcomer = newcomer("kit");
         String plan = "/instruments/" + instrument("Pit 2 violin") + "/plan?strings=II&strings=III";
         assertThat(page(newcomer, plan)).doesNotContain(", in my kit");
-        post(newcomer, "/kit", "materials", "SOFT_PENCIL", "materials", "TUNER");
+        post(newcomer, "/kit", filled(newcomer, "/kit", "/kit", "materials", "SOFT_PENCIL", "materials", "TUNER"));
         assertThat(page(newcomer, plan).split(", in my kit")).hasSize(3);
-        post(newcomer, "/kit", "materials", "TUNER");
+        post(newcomer, "/kit", filled(newcomer, "/kit", "/kit", "materials", "TUNER"));
         assertThat(page(newcomer, plan).split(", in my kit")).hasSize(2);
-        post(newcomer, "/kit");
+        post(newcomer, "/kit", "shown", Device.field(page(newcomer, "/kit"), "shown"));
         assertThat(page(newcomer, plan)).doesNotContain(", in my kit");
         assertThat(page(newcomer, plan.replace("/plan?", "/plan/card?")))
                 .contains("Packets, in the order they go on", "Least on the post: ", "Put away and record");

@@ -154,7 +154,8 @@ class PlayersIT extends InRequests {
                 .contains("Played by Pit 1");
         assertThat(post(player, "/instruments/" + own + "/notes", "text", "Sings"))
                 .hasStatus(302);
-        assertThat(post(player, "/kit", "materials", "TUNER")).hasStatus(302);
+        assertThat(post(player, "/kit", filled(player, "/kit", "/kit", "materials", "TUNER")))
+                .hasStatus(302);
         assertThat(presses(technician, run, "/end")).hasStatus(302);
 
         Device device = new Device(address()).signIn("pit");
