@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
@@ -77,5 +78,16 @@ class AsShownIT extends InRequests {
         assertThat(post(keeper, to, filled(account("keeper"), at, to, field, read(later))))
                 .hasStatus(302);
         assertThat(stands(at, to, field)).containsExactly(read(later));
+    }
+
+    /** Whoever looks whether it stands as it was shown waits for whoever is about to change it. */
+    @Test
+    void ofMoreAtOneMomentOneIsRecorded() throws Exception {
+        SignedIn keeper = account("keeper");
+        List<String[]> forms = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            forms.add(filled(keeper, "/workshop", "/workshop", "workshop", "Quay " + i));
+        }
+        assertThat(atOnce(keeper, "/workshop", forms)).containsOnlyOnce(302).hasSize(8);
     }
 }

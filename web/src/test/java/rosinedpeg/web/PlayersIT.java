@@ -222,6 +222,9 @@ class PlayersIT extends InRequests {
                                 "plays",
                                 stranger().personId().toString())))
                 .hasStatus(302);
+        assertThat(post(technician, address))
+                .as("nobody any more, where it was not seen that somebody does")
+                .hasRedirectedUrl(address);
         assertThat(CurrentWorkshop.in(technician, () -> players.of(anothers))).containsExactly(village.personId());
         assertThat(page(keeper, "/instruments/" + anothers)).contains("Played by Village 6");
         assertThat(post(keeper, "/people/" + village.accountId() + "/remove")).hasStatus(302);

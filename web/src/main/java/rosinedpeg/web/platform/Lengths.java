@@ -3,7 +3,7 @@ package rosinedpeg.web.platform;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 
-/** What lengths are typed and shown in. */
+/** What lengths are measured in: typed, and shown where they are. Everything else says mm. */
 public enum Lengths {
     MM(1),
     INCH(25.4);
