@@ -1,18 +1,30 @@
 package rosinedpeg.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.test.web.servlet.assertj.MvcTestResult;
+import rosinedpeg.web.platform.AsShown;
 import rosinedpeg.web.platform.SignedIn;
 
 /** What two people say of the same on forms that have no version: whoever comes later is told, and overwrites nothing unseen. */
 class AsShownIT extends InRequests {
+
+    @Autowired
+    AsShown asShown;
 
     /** {@return what a form stands at in one of its fields} */
     private List<String> stands(String page, String action, String field) throws Exception {
@@ -80,14 +92,43 @@ class AsShownIT extends InRequests {
         assertThat(stands(at, to, field)).containsExactly(read(later));
     }
 
-    /** Whoever looks whether it stands as it was shown waits for whoever is about to change it. */
+    private boolean somebodyWaits() {
+        return database.sql("select exists (select from pg_locks where locktype = 'advisory' and not granted"
+                        + " and database = (select oid from pg_database where datname = current_database()))")
+                .query(Boolean.class)
+                .single();
+    }
+
+    /** Nobody looks how it stands while somebody else is about to change it. */
     @Test
-    void ofMoreAtOneMomentOneIsRecorded() throws Exception {
-        SignedIn keeper = account("keeper");
-        List<String[]> forms = new ArrayList<>();
-        for (int i = 0; i < 8; i++) {
-            forms.add(filled(keeper, "/workshop", "/workshop", "workshop", "Quay " + i));
+    void ofTwoAtOneMomentTheSecondSeesWhatTheFirstDid() throws Exception {
+        UUID of = UUID.randomUUID();
+        AtomicReference<String> stands = new AtomicReference<>("as shown");
+        CountDownLatch changing = new CountDownLatch(1);
+        CountDownLatch go = new CountDownLatch(1);
+        ExecutorService two = Executors.newFixedThreadPool(2);
+        try {
+            Future<?> first = two.submit(() -> asShown.change(of, "as shown", stands::get, "first", () -> {
+                changing.countDown();
+                try {
+                    go.await();
+                } catch (InterruptedException interrupted) {
+                    Thread.currentThread().interrupt();
+                }
+                stands.set("first");
+            }));
+            changing.await();
+            Future<?> second =
+                    two.submit(() -> asShown.change(of, "as shown", stands::get, "second", () -> stands.set("second")));
+            while (!second.isDone() && !somebodyWaits()) {
+                Thread.sleep(10);
+            }
+            go.countDown();
+            first.get();
+            assertThatThrownBy(second::get).hasCauseInstanceOf(OptimisticLockingFailureException.class);
+            assertThat(stands).hasValue("first");
+        } finally {
+            two.shutdown();
         }
-        assertThat(atOnce(keeper, "/workshop", forms)).containsOnlyOnce(302).hasSize(8);
     }
 }

@@ -124,18 +124,12 @@ abstract class InRequests extends RunningApplication {
 
     /** Eight fingers on one button. */
     List<Integer> atOnce(SignedIn who, String path, String... fields) throws Exception {
-        return atOnce(who, path, Collections.nCopies(8, fields));
-    }
-
-    /** Forms that are filled in otherwise, all sent at one moment. */
-    List<Integer> atOnce(SignedIn who, String path, List<String[]> forms) throws Exception {
-        ExecutorService fingers = Executors.newFixedThreadPool(forms.size());
+        ExecutorService fingers = Executors.newFixedThreadPool(8);
         try {
             List<Integer> answers = new ArrayList<>();
-            List<Callable<Integer>> presses = new ArrayList<>();
-            forms.forEach(fields ->
-                    presses.add(() -> post(who, path, fields).getResponse().getStatus()));
-            for (Future<Integer> answer : fingers.invokeAll(presses)) {
+            Callable<Integer> press =
+                    () -> post(who, path, fields).getResponse().getStatus();
+            for (Future<Integer> answer : fingers.invokeAll(Collections.nCopies(8, press))) {
                 answers.add(answer.get());
             }
             return answers;
