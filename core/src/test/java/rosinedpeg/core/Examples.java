@@ -7,6 +7,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import rosinedpeg.core.bridge.Lean;
+import rosinedpeg.core.care.Rosining;
+import rosinedpeg.core.inspection.Condition;
 import rosinedpeg.core.pitch.Pitch;
 import rosinedpeg.core.plan.ChangePlan;
 import rosinedpeg.core.plan.ChangePlanner;
@@ -27,6 +29,7 @@ import rosinedpeg.core.strings.StringSpec;
 import rosinedpeg.core.strings.Winding;
 import rosinedpeg.core.usual.Packet;
 import rosinedpeg.core.usual.Pull;
+import rosinedpeg.core.wear.WearState;
 
 /** A full-size violin with a usual set, for tests. */
 public final class Examples {
@@ -246,6 +249,12 @@ public final class Examples {
                 nutMm + 1,
                 nutMm + setUp.value(Quantity.NUT_TO_PEG, position) + woundMm,
                 Set.of());
+    }
+
+    /** The violin with what is known of how worn its strings are and of its rosin. */
+    public static Condition violin(Map<Position, WearState> wear, Rosining rosining) {
+        return new Condition(
+                VIOLIN, violinSet(), wear, Map.of(), Map.of(), false, false, false, null, null, rosining, null);
     }
 
     private static final double[][][] TYPICAL = {

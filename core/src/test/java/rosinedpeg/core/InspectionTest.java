@@ -349,20 +349,7 @@ class InspectionTest {
         }
         Rosining rosining = Rosining.of(days, hoursPerWeek, today);
         assertThat(rosining.times()).as("in the last fourteen days").isEqualTo(times);
-        Condition plain = Condition.of(Examples.VIOLIN, Examples.violinSet());
-        Condition condition = new Condition(
-                plain.setUp(),
-                plain.strings(),
-                Map.of(),
-                Map.of(),
-                Map.of(),
-                false,
-                false,
-                false,
-                null,
-                null,
-                rosining,
-                null);
+        Condition condition = Examples.violin(Map.of(), rosining);
         assertThat(inspect(condition).stream().anyMatch(finding -> finding.kind() == FindingKind.ROSIN_TOO_OFTEN))
                 .isEqualTo(said);
     }

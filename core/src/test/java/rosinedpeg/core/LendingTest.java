@@ -136,19 +136,8 @@ class LendingTest {
     /** What was known of the others stays; of a string that is gone nothing is said but that. */
     @Test
     void whatIsKnownOfAWornStringStaysUntilItIsGone() {
-        Condition known = new Condition(
-                Examples.VIOLIN,
-                Examples.violinSet(),
-                Map.of(Position.I, WearState.CHANGE_NOW, Position.III, WearState.CHANGE_NOW),
-                Map.of(),
-                Map.of(),
-                false,
-                false,
-                false,
-                null,
-                null,
-                Rosining.NONE,
-                null);
+        Condition known = Examples.violin(
+                Map.of(Position.I, WearState.CHANGE_NOW, Position.III, WearState.CHANGE_NOW), Rosining.NONE);
         Seen gone = new Seen(Set.of(Position.I), Map.of(), Map.of(), Set.of(), Set.of());
         assertThat(LookOver.findings(known, gone, DAY))
                 .extracting(Finding::kind, Finding::position)
