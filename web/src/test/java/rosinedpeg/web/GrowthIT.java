@@ -146,15 +146,8 @@ class GrowthIT extends InRequests {
     @Test
     void muchThatIsOutOfDateIsWorkedOutUnasked() throws Exception {
         ManySeasons.pass(database, transaction, 200, 1);
-        assertThat(post(
-                        account("keeper"),
-                        "/workshop",
-                        "workshop",
-                        "Lantern Quay",
-                        "zone",
-                        "Pacific/Kiritimati",
-                        "referenceA",
-                        "442"))
+        SignedIn keeper = account("keeper");
+        assertThat(post(keeper, "/workshop", filled(keeper, "/workshop", "/workshop", "zone", "Pacific/Kiritimati")))
                 .hasStatus(302);
         List<Map<String, Object>> looked = rack();
         database.sql("update rack_place set holds_until = 'epoch', urgency = 0").update();
@@ -235,15 +228,7 @@ class GrowthIT extends InRequests {
         rack();
         assertThat(howMany("holds_until <= ?", holiday.atOffset(ZoneOffset.UTC).plusSeconds(1)))
                 .isEqualTo(howMany("true"));
-        assertThat(post(
-                        keeper,
-                        "/workshop",
-                        "workshop",
-                        keeper.workshopName(),
-                        "zone",
-                        "Asia/Tokyo",
-                        "referenceA",
-                        "442"))
+        assertThat(post(keeper, "/workshop", filled(keeper, "/workshop", "/workshop", "zone", "Asia/Tokyo")))
                 .hasStatus(302);
         assertThat(howMany("holds_until = 'epoch'")).isEqualTo(howMany("true"));
     }
