@@ -91,6 +91,25 @@ class WorkingTest {
                 .toList();
     }
 
+    /** Made shorter to see what follows, the longest string without silk is still one without. */
+    @Test
+    void theLongestStringWithoutSilkHasAWorkingToo() {
+        SetUp bass = Examples.instrument(Family.BASS);
+        StringSpec usual = Examples.set(bass).get(Position.II);
+        StringSpec longest = Examples.with(
+                usual,
+                usual.core(),
+                usual.tensionN(),
+                usual.diameterMm(),
+                0,
+                StringSpec.LONGEST_MM,
+                StringSpec.LONGEST_MM);
+        Working turns = Working.of(
+                InstrumentFigure.TURNS,
+                InstrumentGrounds.of(bass, Map.of(Position.II, longest)).about(longest, WindingChoice.USUAL));
+        assertThat(parts(turns)).contains(What.Part.TOTAL_LENGTH);
+    }
+
     @Test
     void turnsNameEverythingThatGoesIntoThem() {
         SetUp violin = Examples.VIOLIN.measured(Map.of(Measurable.of(Quantity.VIBRATING_LENGTH), 328.0));

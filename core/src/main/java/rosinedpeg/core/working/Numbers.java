@@ -91,6 +91,11 @@ final class Numbers {
         };
     }
 
+    /** The silk of one that has none starts where it ends, also where that is nearer. */
+    private static double topSilkStartMm(StringSpec string, What.Part part, double value) {
+        return part == What.Part.TOTAL_LENGTH ? Math.min(string.topSilkStartMm(), value) : string.topSilkStartMm();
+    }
+
     private static StringSpec with(StringSpec string, What.Part part, double value) {
         return new StringSpec(
                 string.position(),
@@ -103,7 +108,7 @@ final class Numbers {
                 part == What.Part.DIAMETER ? value : string.diameterMm(),
                 part == What.Part.AXIAL_STIFFNESS ? value : string.axialStiffnessN(),
                 part == What.Part.TAIL_SILK_END ? value : string.tailSilkEndMm(),
-                part == What.Part.TOP_SILK_START ? value : string.topSilkStartMm(),
+                part == What.Part.TOP_SILK_START ? value : topSilkStartMm(string, part, value),
                 part == What.Part.TOTAL_LENGTH ? value : string.totalLengthMm(),
                 string.assumed());
     }
