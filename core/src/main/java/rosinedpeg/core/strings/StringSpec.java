@@ -107,19 +107,19 @@ public record StringSpec(
         return Arrays.stream(figures).anyMatch(assumed::contains) ? Origin.DEFAULT : Origin.MEASURED;
     }
 
-    /** {@return how much of its tip is no part of what sounds, in mm: down to its top silk, or where it has none, to its tail silk} */
-    public double tipMm() {
+    /** {@return the most that can be cut off its end, in mm: down to its top silk, or where it has none, to its tail silk} */
+    public double mostCutMm() {
         return totalLengthMm - (topSilkStartMm < totalLengthMm ? topSilkStartMm : tailSilkEndMm);
     }
 
     /**
      * The same string with its tip cut shorter.
      *
-     * @param cutMm what is cut off, 0 mm to {@link #tipMm()}
+     * @param cutMm what is cut off, 0 mm to {@link #mostCutMm()}
      * @throws rosinedpeg.core.figure.OutOfRangeException when that would cut into the playing length
      */
     public StringSpec shortenedBy(double cutMm) {
-        new Range(0, tipMm(), Unit.MILLIMETRE).require("cutMm", cutMm);
+        new Range(0, mostCutMm(), Unit.MILLIMETRE).require("cutMm", cutMm);
         return with(totalLengthMm - cutMm, assumed);
     }
 

@@ -166,8 +166,9 @@ public record WindingPlan(
         double ratio = setUp.pegKind().holdsByFriction() ? 1 : setUp.value(Quantity.GEAR_RATIO);
         Outcome outcome = turns.outcome(setUp.family());
         double perTurnMm = Math.PI * (shaftMm + stringMm);
-        double spareMm =
-                outcome == Outcome.TOO_LONG ? Math.min((turns.count() - TRIM_TO_TURNS) * perTurnMm, string.tipMm()) : 0;
+        double spareMm = outcome == Outcome.TOO_LONG
+                ? Math.min((turns.count() - TRIM_TO_TURNS) * perTurnMm, string.mostCutMm())
+                : 0;
         double stretchMm = setUp.elasticity(string).stretchMm();
         double lastTurns =
                 afterHangingTurns(count, stretchMm, setUp.value(Quantity.VIBRATING_LENGTH), shaftMm, stringMm);

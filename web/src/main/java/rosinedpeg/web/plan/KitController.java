@@ -3,7 +3,6 @@ package rosinedpeg.web.plan;
 import java.util.EnumSet;
 import java.util.Map;
 import java.util.Set;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.ui.Model;
@@ -17,6 +16,7 @@ import rosinedpeg.core.plan.Material;
 import rosinedpeg.web.drawer.CaseKits;
 import rosinedpeg.web.drawing.Tool;
 import rosinedpeg.web.platform.AsShown;
+import rosinedpeg.web.platform.Change;
 import rosinedpeg.web.platform.CurrentWorkshop;
 import rosinedpeg.web.platform.Entry;
 import rosinedpeg.web.platform.ListPage;
@@ -64,15 +64,16 @@ class KitController {
     @PostMapping("/kit")
     String change(
             @ModelAttribute("form") KitForm form, BindingResult result, Model model, RedirectAttributes redirect) {
-        try {
-            asShown.change(
-                    CurrentWorkshop.person(),
-                    form.shown(),
-                    () -> AsShown.mark(habits.kit()),
-                    AsShown.mark(form.materials()),
-                    () -> habits.setKit(form.materials()));
-        } catch (OptimisticLockingFailureException onAnotherPage) {
-            result.reject("kit.meanwhile");
+        boolean made = Change.made(
+                () -> asShown.change(
+                        CurrentWorkshop.person(),
+                        form.shown(),
+                        () -> AsShown.mark(habits.kit()),
+                        AsShown.mark(form.materials()),
+                        () -> habits.setKit(form.materials())),
+                result,
+                "kit.meanwhile");
+        if (!made) {
             return show("", model);
         }
         redirect.addFlashAttribute("notice", "kit.recorded");

@@ -38,11 +38,16 @@ public final class Change {
      * @return whether it was made
      */
     public static boolean made(Runnable change, Errors form) {
+        return made(change, form, "edit.meanwhile");
+    }
+
+    /** {@return whether it was made, told with words of its own where not} */
+    public static boolean made(Runnable change, Errors form, String meanwhileKey) {
         try {
             change.run();
             return true;
         } catch (OptimisticLockingFailureException meanwhile) {
-            form.reject("edit.meanwhile");
+            form.reject(meanwhileKey);
             return false;
         }
     }
